@@ -1,0 +1,62 @@
+package tinperch.machine;
+
+import java.util.List;
+
+/**
+ * A machine of the workshop.
+ *
+ * @param usableMm size of the space a print may take, x, y, z in mm; zero for a machine that does not print
+ * @param nozzleMm nozzle bore, 0 for a machine that does not print
+ * @param supplyV supply voltage, V
+ * @param holeOffsetMm what must be added to a hole's nominal diameter so that it comes out right on this machine
+ * @param materials names of the materials it may print
+ * @param stateNote why it is in that state, one line
+ */
+public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
+        boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote) {
+    public Machine {
+        materials = List.copyOf(materials);
+    }
+
+    /** A box-shaped space, mm. */
+    public record Space(double x, double y, double z) {}
+
+    /** How the machine is built. */
+    public enum Kind {
+        MOVING_BED("Moving-bed gantry"), CANTILEVER("Cantilever"), CUBE("Enclosed cube"), WIRE_CUTTER("Hot-wire cutter");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    /** Whether it can be used today. */
+    public enum State {
+        FIT("Fit"), IN_PIECES("In pieces"), WAITING("Waiting"), RETIRED("Retired");
+
+        private final String label;
+
+        State(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    public boolean prints() {
+        return nozzleMm > 0;
+    }
+
+    public Machine withState(State next, String note) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, next,
+                note);
+    }
+}

@@ -1,0 +1,112 @@
+package tinperch.measure;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/**
+ * The readings of one four-hole pattern, as they were taken.
+ *
+ * @param name what was measured, "wheel plate of the carriage"
+ * @param readings by cell, see {@link #cell}
+ */
+public record PatternSheet(String name, Map<String, List<Reading>> readings) {
+    /** Readings beyond this are a slip of the finger: calipers end well before. */
+    public static final double LONGEST_MM = 1000;
+
+    public PatternSheet {
+        Map<String, List<Reading>> copy = new TreeMap<>();
+        readings.forEach((k, v) -> {
+            if (!v.isEmpty()) {
+                copy.put(k, List.copyOf(v));
+            }
+        });
+        readings = java.util.Collections.unmodifiableMap(copy);
+    }
+
+    public static PatternSheet empty(String name) {
+        return new PatternSheet(name, Map.of());
+    }
+
+    /** The name of a cell of the sheet. */
+    public static String cell(HolePair pair, Jaw jaw) {
+        return pair.name() + "." + jaw.label();
+    }
+
+    public List<Reading> at(HolePair pair, Jaw jaw) {
+        return readings.getOrDefault(cell(pair, jaw), List.of());
+    }
+
+    public PatternSheet plus(HolePair pair, Jaw jaw, Reading reading) {
+        List<Reading> list = new ArrayList<>(at(pair, jaw));
+        list.add(reading);
+        return with(pair, jaw, list);
+    }
+
+    public PatternSheet with(HolePair pair, Jaw jaw, List<Reading> list) {
+        Map<String, List<Reading>> copy = new TreeMap<>(readings);
+        copy.put(cell(pair, jaw), list);
+        return new PatternSheet(name, copy);
+    }
+
+    /**
+     * What is wrong with a reading before it is taken, or empty.
+     *
+     * @param valueMm the length about to be added
+     */
+    public Optional<String> objection(HolePair pair, Jaw jaw, double valueMm) {
+        if (!(valueMm > 0)) {
+            return Optional.of("A reading is larger than zero; this one was left out.");
+        }
+        if (valueMm > LONGEST_MM) {
+            return Optional.of("Calipers do not reach 1000 mm; check the decimal point. The reading was left out.");
+        }
+        Jaw other = jaw == Jaw.OUTSIDE ? Jaw.INSIDE : Jaw.OUTSIDE;
+        Optional<Spread> there = Spread.of(at(pair, other));
+        if (there.isPresent()) {
+            double outside = jaw == Jaw.OUTSIDE ? valueMm : there.get().meanMm();
+            double inside = jaw == Jaw.INSIDE ? valueMm : there.get().meanMm();
+            if (outside <= inside) {
+                return Optional.of("Outside must be longer than inside (" + tinperch.quantity.Quantity.mm(inside)
+                        + "); the reading was left out.");
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Centre distance and hole diameter of a pair once both jaws have been read. */
+    public Optional<Derived> derived(HolePair pair) {
+        Optional<Spread> outside = Spread.of(at(pair, Jaw.OUTSIDE));
+        Optional<Spread> inside = Spread.of(at(pair, Jaw.INSIDE));
+        if (outside.isEmpty() || inside.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(Derived.of(outside.get(), inside.get()));
+    }
+
+    /** How many of the six pairs can be derived. */
+    public int pairsMeasured() {
+        int n = 0;
+        for (HolePair p : HolePair.values()) {
+            n += derived(p).isPresent() ? 1 : 0;
+        }
+        return n;
+    }
+
+    /**
+     * What two edge readings say about two equal holes: centre distance (outside + inside)/2, diameter
+     * (outside − inside)/2; the errors of both readings add as squares.
+     *
+     * @param halfWidthMm 95 % half width of the centre distance and of the diameter alike
+     */
+    public record Derived(double centreMm, double diameterMm, double halfWidthMm) {
+        static Derived of(Spread outside, Spread inside) {
+            return new Derived(
+                    (outside.meanMm() + inside.meanMm()) / 2,
+                    (outside.meanMm() - inside.meanMm()) / 2,
+                    Math.hypot(outside.halfWidthMm(), inside.halfWidthMm()) / 2);
+        }
+    }
+}

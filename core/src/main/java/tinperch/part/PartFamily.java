@@ -1,0 +1,50 @@
+package tinperch.part;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/** A kind of part. Stateless: the same inputs give the same form. */
+public interface PartFamily {
+    /** Stable name for storage. */
+    String id();
+
+    /** What the owner calls it. */
+    String title();
+
+    /** What it is for, one sentence. */
+    String purpose();
+
+    /** Patterns it is built around: role and what to measure. */
+    Map<String, String> roles();
+
+    /** All parameters, in the order they are shown. */
+    List<Parameter> parameters();
+
+    /**
+     * Builds the part.
+     *
+     * @throws PartProblem when the values fit no part
+     */
+    PartForm form(PartInputs inputs);
+
+    /** Values of a new part. */
+    default Values start() {
+        Map<String, Double> numbers = new TreeMap<>();
+        Map<String, String> choices = new TreeMap<>();
+        for (Parameter p : parameters()) {
+            if (p.isChoice()) {
+                choices.put(p.key(), p.choices().get(0));
+            } else {
+                numbers.put(p.key(), p.start());
+            }
+        }
+        return new Values(numbers, choices);
+    }
+
+    /** @throws IllegalArgumentException when the family has no such parameter */
+    default Parameter parameter(String key) {
+        return parameters().stream().filter(p -> p.key().equals(key)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("No parameter " + key));
+    }
+}

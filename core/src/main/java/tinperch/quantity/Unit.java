@@ -1,0 +1,46 @@
+package tinperch.quantity;
+
+import java.util.List;
+
+/** What a number is measured in, and the other units accepted for it. */
+public enum Unit {
+    MM("mm", 2), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1);
+
+    /** A unit a person may type, turned into the base unit by {@code value · factor + shift}. */
+    record Accepted(String name, double factor, double shift) {}
+
+    private final String symbol;
+    private final int decimals;
+
+    Unit(String symbol, int decimals) {
+        this.symbol = symbol;
+        this.decimals = decimals;
+    }
+
+    /** The sign shown after a value; empty for a plain number. */
+    public String symbol() {
+        return symbol;
+    }
+
+    int decimals() {
+        return decimals;
+    }
+
+    List<Accepted> accepted() {
+        return switch (this) {
+            // 1 in = 25.4 mm exactly (ISO 80000-3, international inch).
+            case MM -> List.of(new Accepted("mm", 1, 0), new Accepted("cm", 10, 0), new Accepted("m", 1000, 0),
+                    new Accepted("in", 25.4, 0), new Accepted("inch", 25.4, 0), new Accepted("\"", 25.4, 0),
+                    new Accepted("thou", 0.0254, 0), new Accepted("ft", 304.8, 0));
+            case DEG -> List.of(new Accepted("°", 1, 0), new Accepted("deg", 1, 0),
+                    new Accepted("rad", 180 / Math.PI, 0));
+            case CELSIUS -> List.of(new Accepted("°C", 1, 0), new Accepted("C", 1, 0),
+                    new Accepted("°F", 5 / 9.0, -160 / 9.0), new Accepted("F", 5 / 9.0, -160 / 9.0),
+                    new Accepted("K", 1, -273.15));
+            case HOURS -> List.of(new Accepted("h", 1, 0), new Accepted("min", 1 / 60.0, 0), new Accepted("d", 24, 0));
+            case GRAM -> List.of(new Accepted("g", 1, 0), new Accepted("kg", 1000, 0));
+            case PERCENT -> List.of(new Accepted("%", 1, 0));
+            case COUNT -> List.of();
+        };
+    }
+}

@@ -1,0 +1,35 @@
+package tinperch.solid;
+
+/**
+ * An axis-parallel box, closed.
+ *
+ * @param min corner with the smallest coordinates, mm
+ * @param max corner with the largest coordinates, mm
+ */
+public record Bounds(Vec3 min, Vec3 max) {
+
+    /** Bounds of points stored as x, y, z triples; {@code xyz} must hold at least one. */
+    public static Bounds of(double[] xyz) {
+        double[] lo = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
+        double[] hi = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        for (int i = 0; i < xyz.length; i++) {
+            lo[i % 3] = Math.min(lo[i % 3], xyz[i]);
+            hi[i % 3] = Math.max(hi[i % 3], xyz[i]);
+        }
+        return new Bounds(new Vec3(lo[0], lo[1], lo[2]), new Vec3(hi[0], hi[1], hi[2]));
+    }
+
+    public Vec3 size() {
+        return max.minus(min);
+    }
+
+    public Vec3 centre() {
+        return min.plus(max).times(0.5);
+    }
+
+    public boolean overlaps(Bounds o, double slackMm) {
+        return min.x() <= o.max.x() + slackMm && o.min.x() <= max.x() + slackMm
+                && min.y() <= o.max.y() + slackMm && o.min.y() <= max.y() + slackMm
+                && min.z() <= o.max.z() + slackMm && o.min.z() <= max.z() + slackMm;
+    }
+}

@@ -1,0 +1,121 @@
+package tinperch.solid;
+
+import java.util.List;
+
+/**
+ * A closed triangle mesh with the planar faces it came from. Every directed edge has its opposite exactly once; triangles
+ * run anticlockwise seen from outside. Lengths in mm.
+ */
+public final class Mesh {
+    /**
+     * A planar face of the result.
+     *
+     * @param feature name of the feature it belongs to
+     * @param normal outward unit normal
+     * @param offset plane: {@code normal · p = offset}
+     * @param rings point numbers: outer ring anticlockwise seen from outside, then holes
+     */
+    public record Face(String feature, Vec3 normal, double offset, List<int[]> rings) {}
+
+    private final double[] xyz;
+    private final int[] triangles;
+    private final int[] faceOf;
+    private final List<Face> faces;
+
+    /**
+     * @param xyz point coordinates, x, y, z triples
+     * @param triangles point numbers, three a triangle
+     * @param faceOf for each triangle its face
+     */
+    public Mesh(double[] xyz, int[] triangles, int[] faceOf, List<Face> faces) {
+        this.xyz = xyz;
+        this.triangles = triangles;
+        this.faceOf = faceOf;
+        this.faces = List.copyOf(faces);
+    }
+
+    public int pointCount() {
+        return xyz.length / 3;
+    }
+
+    public int triangleCount() {
+        return triangles.length / 3;
+    }
+
+    public double x(int point) {
+        return xyz[3 * point];
+    }
+
+    public double y(int point) {
+        return xyz[3 * point + 1];
+    }
+
+    public double z(int point) {
+        return xyz[3 * point + 2];
+    }
+
+    public Vec3 point(int i) {
+        return new Vec3(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
+    }
+
+    /** Point number of corner {@code k} (0, 1, 2) of triangle {@code t}. */
+    public int corner(int t, int k) {
+        return triangles[3 * t + k];
+    }
+
+    public int faceOf(int triangle) {
+        return faceOf[triangle];
+    }
+
+    public List<Face> faces() {
+        return faces;
+    }
+
+    public Bounds bounds() {
+        return Bounds.of(xyz);
+    }
+
+    /** Enclosed volume, mm³ (divergence theorem, summed about the middle of the bounds to keep digits). */
+    public double volumeMm3() {
+        Vec3 o = bounds().centre();
+        double six = 0;
+        for (int t = 0; t < triangleCount(); t++) {
+            Vec3 a = point(corner(t, 0)).minus(o);
+            Vec3 b = point(corner(t, 1)).minus(o);
+            Vec3 c = point(corner(t, 2)).minus(o);
+            six += a.dot(b.cross(c));
+        }
+        return six / 6;
+    }
+
+    /** Surface, mm². */
+    public double areaMm2() {
+        double twice = 0;
+        for (int t = 0; t < triangleCount(); t++) {
+            Vec3 a = point(corner(t, 0));
+            twice += point(corner(t, 1)).minus(a).cross(point(corner(t, 2)).minus(a)).length();
+        }
+        return twice / 2;
+    }
+
+    /** Number of directed edges whose opposite is not there exactly once; 0 for a closed mesh. */
+    public int openEdges() {
+        java.util.HashMap<Long, Integer> balance = new java.util.HashMap<>(triangles.length * 2);
+        int bad = 0;
+        for (int t = 0; t < triangleCount(); t++) {
+            for (int k = 0; k < 3; k++) {
+                long a = corner(t, k);
+                long b = corner(t, (k + 1) % 3);
+                if (balance.merge(a << 32 | b, 1, Integer::sum) > 1) {
+                    bad++;
+                }
+            }
+        }
+        for (long key : balance.keySet()) {
+            if (!balance.containsKey(key << 32 | key >>> 32)) {
+                bad++;
+            }
+        }
+        return bad;
+    }
+}

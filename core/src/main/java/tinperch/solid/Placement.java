@@ -1,0 +1,49 @@
+package tinperch.solid;
+
+/**
+ * A rigid placement, possibly mirrored: columns {@code u, v, w} are where the axes go, {@code origin} where zero goes.
+ * The columns are orthonormal; a left-handed triple is a mirror image.
+ */
+public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
+    public static final Placement HERE = new Placement(Vec3.ZERO, Vec3.X, Vec3.Y, Vec3.Z);
+
+    public static Placement at(double x, double y, double z) {
+        return new Placement(new Vec3(x, y, z), Vec3.X, Vec3.Y, Vec3.Z);
+    }
+
+    /** Local z along {@code direction}, local x as near to {@code xHint} as that allows. */
+    public static Placement along(Vec3 origin, Vec3 direction, Vec3 xHint) {
+        Vec3 w = direction.unit();
+        Vec3 u = xHint.minus(w.times(xHint.dot(w))).unit();
+        return new Placement(origin, u, w.cross(u), w);
+    }
+
+    /** Turned about the world z axis through the placement's own origin. */
+    public Placement turnedDeg(double angleDeg) {
+        double a = Math.toRadians(angleDeg);
+        double c = Math.cos(a);
+        double s = Math.sin(a);
+        return new Placement(origin, u.times(c).plus(v.times(s)), v.times(c).minus(u.times(s)), w);
+    }
+
+    /** The mirror image in the plane through {@code point} with the unit normal {@code n}. */
+    public Placement mirrored(Vec3 point, Vec3 n) {
+        Vec3 o = origin.minus(n.times(2 * origin.minus(point).dot(n)));
+        return new Placement(o, flip(u, n), flip(v, n), flip(w, n));
+    }
+
+    private static Vec3 flip(Vec3 d, Vec3 n) {
+        return d.minus(n.times(2 * d.dot(n)));
+    }
+
+    public boolean isMirror() {
+        return u.cross(v).dot(w) < 0;
+    }
+
+    public Vec3 point(double x, double y, double z) {
+        return new Vec3(
+                origin.x() + u.x() * x + v.x() * y + w.x() * z,
+                origin.y() + u.y() * x + v.y() * y + w.y() * z,
+                origin.z() + u.z() * x + v.z() * y + w.z() * z);
+    }
+}

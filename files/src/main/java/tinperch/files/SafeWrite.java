@@ -1,0 +1,71 @@
+package tinperch.files;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+
+/** Writes a whole file or leaves the old one as it was: into a neighbour first, then moved over in one step. */
+public final class SafeWrite {
+    private SafeWrite() {}
+
+    /** Writes the content to a stream that is closed by the caller of this. */
+    public interface Content {
+        void writeTo(OutputStream out) throws IOException;
+    }
+
+    /**
+     * Writes a file completely.
+     *
+     * @throws FileFault in plain words when the folder is read-only, missing or full; no half file is left
+     */
+    public static void write(Path target, Content content) throws FileFault {
+        Path folder = target.toAbsolutePath().getParent();
+        Path part = null;
+        try {
+            part = Files.createTempFile(folder, ".tinperch-", ".part");
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
+                content.writeTo(out);
+            }
+            try {
+                Files.move(part, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            } catch (java.nio.file.AtomicMoveNotSupportedException e) {
+                Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+            }
+        } catch (IOException e) {
+            drop(part);
+            throw new FileFault(words(target, folder, e), e);
+        }
+    }
+
+    private static void drop(Path part) {
+        if (part != null) {
+            try {
+                Files.deleteIfExists(part);
+            } catch (IOException ignored) {
+                // The folder refuses everything; the caller already says so.
+            }
+        }
+    }
+
+    private static String words(Path target, Path folder, IOException e) {
+        String safe = " Nothing was changed there; your part is safe. Choose another folder.";
+        if (e instanceof AccessDeniedException || !Files.isWritable(folder) && Files.isDirectory(folder)) {
+            return "“" + target.getFileName() + "” was not written: the folder " + folder + " may not be written to." + safe;
+        }
+        if (e instanceof NoSuchFileException || !Files.isDirectory(folder)) {
+            return "“" + target.getFileName() + "” was not written: the folder " + folder + " is not there." + safe;
+        }
+        String reason = e instanceof FileSystemException f && f.getReason() != null ? f.getReason() : e.getMessage();
+        if (reason != null && reason.toLowerCase(java.util.Locale.ROOT).contains("space")) {
+            return "“" + target.getFileName() + "” was not written: the disk is full. Free some space or choose another disk;"
+                    + " your part is safe.";
+        }
+        return "“" + target.getFileName() + "” was not written (" + reason + ")." + safe;
+    }
+}
