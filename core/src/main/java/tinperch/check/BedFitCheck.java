@@ -74,13 +74,24 @@ public final class BedFitCheck implements Check {
 
     /** Room left in the tightest direction at the best turn, mm; negative when it does not fit. */
     static double spareMm(Machine m, Vec3 size) {
-        double flat = Double.NEGATIVE_INFINITY;
-        for (int deg = 0; deg <= 90; deg++) {
-            double a = Math.toRadians(deg);
-            double w = size.x() * Math.cos(a) + size.y() * Math.sin(a);
-            double d = size.x() * Math.sin(a) + size.y() * Math.cos(a);
-            flat = Math.max(flat, Math.min(m.usableMm().x() - w, m.usableMm().y() - d) - 2 * SIDE_MM);
+        return Math.min(flatSpareMm(m, size, bestTurnDeg(m, size)), m.usableMm().z() - size.z());
+    }
+
+    /** The turn about the vertical that leaves most room round the part, whole degrees 0 to 90. */
+    public static int bestTurnDeg(Machine m, Vec3 size) {
+        int best = 0;
+        for (int deg = 1; deg <= 90; deg++) {
+            if (flatSpareMm(m, size, deg) > flatSpareMm(m, size, best) + 1e-9) {
+                best = deg;
+            }
         }
-        return Math.min(flat, m.usableMm().z() - size.z());
+        return best;
+    }
+
+    private static double flatSpareMm(Machine m, Vec3 size, int deg) {
+        double a = Math.toRadians(deg);
+        double w = size.x() * Math.cos(a) + size.y() * Math.sin(a);
+        double d = size.x() * Math.sin(a) + size.y() * Math.cos(a);
+        return Math.min(m.usableMm().x() - w, m.usableMm().y() - d) - 2 * SIDE_MM;
     }
 }

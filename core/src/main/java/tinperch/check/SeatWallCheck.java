@@ -95,11 +95,11 @@ public final class SeatWallCheck implements Check {
         String why = "A boss twice as wide as its insert (" + Quantity.mm(seat.insert().get().outerMm())
                 + ") does not split when the insert is melted in (common practice).";
         if (m.spare() >= -1e-9) {
-            return Optional.of(new Finding(id, Word.FINE, "Boss ⌀ " + Quantity.mm(m.value()) + " carries the insert", why,
+            return Optional.of(new Finding(id, Word.FINE, "Boss Ø " + Quantity.mm(m.value()) + " carries the insert", why,
                     Optional.of(m), List.of(), seat.feature()));
         }
-        return Optional.of(new Finding(id, Word.LOOK, "Boss ⌀ " + Quantity.mm(m.value()) + " is slim for its insert", why,
-                Optional.of(m), List.of(Remedy.of("boss ⌀ " + Quantity.plain(m.value(), Unit.MM) + " → "
+        return Optional.of(new Finding(id, Word.LOOK, "Boss Ø " + Quantity.mm(m.value()) + " is slim for its insert", why,
+                Optional.of(m), List.of(Remedy.of("boss Ø " + Quantity.plain(m.value(), Unit.MM) + " → "
                         + Quantity.mm(limit), new Change.Number(seat.bossKey(), limit))), seat.feature()));
     }
 
@@ -108,8 +108,8 @@ public final class SeatWallCheck implements Check {
             case "plate.width" -> "plate width";
             case "plate.height" -> "plate height";
             case "plate.thickness" -> "wall";
-            case "opening.diameter" -> "opening ⌀";
-            default -> key.endsWith("boss") ? "boss ⌀" : key.endsWith("standoff") ? "standoff" : key;
+            case "opening.diameter" -> "opening Ø";
+            default -> key.endsWith("boss") ? "boss Ø" : key.endsWith("standoff") ? "standoff" : key;
         };
     }
 }

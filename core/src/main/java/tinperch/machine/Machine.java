@@ -55,6 +55,44 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return nozzleMm > 0;
     }
 
+    public Machine withName(String next) {
+        return new Machine(id, next, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withKind(Kind next) {
+        return new Machine(id, name, next, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withSummary(String next) {
+        return new Machine(id, name, kind, next, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withUsable(Space next) {
+        return new Machine(id, name, kind, summary, next, nozzleMm, heatedBed, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withNozzle(double next) {
+        return new Machine(id, name, kind, summary, usableMm, next, heatedBed, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withHeatedBed(boolean next) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, next, supplyV, holeOffsetMm,
+                materials, state, stateNote);
+    }
+
+    public Machine withHoleOffset(double next) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote);
+    }
+
+    public Machine withMaterials(List<String> next) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote);
+    }
+
     public Machine withState(State next, String note) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, next,
                 note);

@@ -110,6 +110,12 @@ public final class Quantity {
         return s.replace('-', '−');
     }
 
+    /** A label as it reads inside a sentence: "Boss Ø" becomes "boss Ø", "M3" stays. */
+    public static String inSentence(String label) {
+        boolean plainWord = label.length() > 1 && Character.isLowerCase(label.charAt(1));
+        return plainWord ? label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1) : label;
+    }
+
     /** Shorthand for millimetres. */
     public static String mm(double mm) {
         return show(mm, Unit.MM);

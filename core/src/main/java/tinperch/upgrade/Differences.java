@@ -6,6 +6,7 @@ import tinperch.part.Parameter;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
 import tinperch.part.Values;
+import tinperch.quantity.Quantity;
 
 /** What changed from one design to the next, in the owner's words. */
 public final class Differences {
@@ -55,7 +56,7 @@ public final class Differences {
         Values b = now.values().over(family.start());
         for (Parameter p : family.parameters()) {
             String group = p.group().startsWith("Holds: ") ? p.group().substring(7) + ": " : "";
-            text(out, group.isEmpty() ? p.label() : group + p.label().toLowerCase(java.util.Locale.ROOT), p.show(a), p.show(b));
+            text(out, group.isEmpty() ? p.label() : group + Quantity.inSentence(p.label()), p.show(a), p.show(b));
         }
     }
 

@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.util.UUID;
 
 /** Writes a whole file or leaves the old one as it was: into a neighbour first, then moved over in one step. */
 public final class SafeWrite {
@@ -28,8 +30,10 @@ public final class SafeWrite {
         Path folder = target.toAbsolutePath().getParent();
         Path part = null;
         try {
-            part = Files.createTempFile(folder, ".tinperch-", ".part");
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part), 1 << 16)) {
+            Path fresh = folder.resolve(".tinperch-" + UUID.randomUUID() + ".part");
+            try (OutputStream out = new BufferedOutputStream(
+                    Files.newOutputStream(fresh, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
+                part = fresh;
                 content.writeTo(out);
             }
             try {

@@ -103,7 +103,7 @@ final class ScrewSite {
                 Parameter.choice(key + ".washer", group, "Washer", List.of("under the head", "none"), "ISO 7089"),
                 Parameter.number(key + ".standoff", group, "Standoff", Unit.MM, 0, 60, startStandoff,
                         "Height of the bosses the thing stands on; 0 lays it flat on the plate"),
-                Parameter.number(key + ".boss", group, "Boss ⌀", Unit.MM, 4, 40, 9.2, "Diameter of the bosses"),
+                Parameter.number(key + ".boss", group, "Boss Ø", Unit.MM, 4, 40, 9.2, "Diameter of the bosses"),
                 Parameter.number(key + ".insert", group, "Insert length", Unit.MM, 2, 15, 5.7,
                         "The nearest insert of the table is used"),
                 Parameter.number(key + ".recess", group, "Recess", Unit.MM, 0, 40, 0,

@@ -47,7 +47,7 @@ public final class ToolCarriagePlate implements PartFamily {
                 "Height of the engraved revision mark; 0 leaves it out"));
         all.addAll(ScrewSite.parameters("mount", "Holds: machine side", 0, 0, SeatKind.LOOSE_NUT));
         all.addAll(ScrewSite.parameters("tool", "Holds: tool side", 0, 5, SeatKind.INSERT));
-        all.add(Parameter.number("opening.diameter", REACHES, "Opening ⌀", Unit.MM, 0, 300, 0,
+        all.add(Parameter.number("opening.diameter", REACHES, "Opening Ø", Unit.MM, 0, 300, 0,
                 "Round opening behind the tool, for air or a nozzle; 0 for none"));
         all.add(Parameter.number("opening.x", REACHES, "Opening centre x", Unit.MM, -200, 200, 0,
                 "From the middle of the tool pattern"));

@@ -1,0 +1,29 @@
+package tinperch.solid.view;
+
+import tinperch.solid.Vec3;
+
+/**
+ * Where the turntable stands: an orthographic camera round a point.
+ *
+ * @param yawDeg turn of the table, degrees
+ * @param pitchDeg height of the eye above the table's plane, −90 to 90 degrees
+ * @param target point in the middle of the picture
+ * @param pxPerMm scale
+ */
+public record Camera(double yawDeg, double pitchDeg, Vec3 target, double pxPerMm) {
+
+    public Vec3 right() {
+        double a = Math.toRadians(yawDeg);
+        return new Vec3(Math.cos(a), Math.sin(a), 0);
+    }
+
+    public Vec3 toEye() {
+        double a = Math.toRadians(yawDeg);
+        double p = Math.toRadians(pitchDeg);
+        return new Vec3(Math.sin(a) * Math.cos(p), -Math.cos(a) * Math.cos(p), Math.sin(p));
+    }
+
+    public Vec3 up() {
+        return toEye().cross(right());
+    }
+}

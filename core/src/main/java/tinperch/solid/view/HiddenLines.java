@@ -1,0 +1,230 @@
+package tinperch.solid.view;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
+
+/**
+ * A drawing of a mesh seen along an axis of space: visible and hidden pieces of its edges, in the view's own right and up
+ * coordinates (mm).
+ *
+ * <p>Edges are cut wherever two of them cross in the view; each piece is then seen or hidden as a whole, which is decided
+ * at its middle by looking for a triangle in front of it.
+ */
+public final class HiddenLines {
+    private static final int CELLS = 48;
+    /** A triangle nearer to the piece than this belongs to its own faces. */
+    private static final double OWN_MM = 1e-4;
+
+    /** A straight piece from (x0, y0) to (x1, y1). */
+    public record Piece(double x0, double y0, double x1, double y1, boolean visible) {}
+
+    private final Mesh mesh;
+    private final Vec3 right;
+    private final Vec3 up;
+    private final Vec3 toEye;
+    private double minX = Double.POSITIVE_INFINITY;
+    private double minY = Double.POSITIVE_INFINITY;
+    private double perMmX;
+    private double perMmY;
+    private int[][] cell;
+
+    private HiddenLines(Mesh mesh, Vec3 right, Vec3 up) {
+        this.mesh = mesh;
+        this.right = right;
+        this.up = up;
+        this.toEye = right.cross(up);
+    }
+
+    /**
+     * The drawing with the given right and up directions (unit, at right angles).
+     *
+     * @param edges of the same mesh
+     */
+    public static List<Piece> of(Mesh mesh, List<FeatureEdges.Edge> edges, Vec3 right, Vec3 up) {
+        if (mesh.triangleCount() == 0) {
+            return List.of();
+        }
+        HiddenLines h = new HiddenLines(mesh, right, up);
+        h.fillCells();
+        return h.pieces(edges);
+    }
+
+    private double px(int i) {
+        return mesh.x(i) * right.x() + mesh.y(i) * right.y() + mesh.z(i) * right.z();
+    }
+
+    private double py(int i) {
+        return mesh.x(i) * up.x() + mesh.y(i) * up.y() + mesh.z(i) * up.z();
+    }
+
+    private double depth(int i) {
+        return mesh.x(i) * toEye.x() + mesh.y(i) * toEye.y() + mesh.z(i) * toEye.z();
+    }
+
+    private void fillCells() {
+        double maxX = Double.NEGATIVE_INFINITY;
+        double maxY = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < mesh.pointCount(); i++) {
+            minX = Math.min(minX, px(i));
+            minY = Math.min(minY, py(i));
+            maxX = Math.max(maxX, px(i));
+            maxY = Math.max(maxY, py(i));
+        }
+        perMmX = CELLS / Math.max(1e-9, maxX - minX);
+        perMmY = CELLS / Math.max(1e-9, maxY - minY);
+        int[] count = new int[CELLS * CELLS];
+        cell = new int[CELLS * CELLS][];
+        for (int pass = 0; pass < 2; pass++) {
+            for (int t = 0; t < mesh.triangleCount(); t++) {
+                // Only surfaces looking at the eye can be the first thing in front.
+                if (mesh.faces().get(mesh.faceOf(t)).normal().dot(toEye) <= 1e-9) {
+                    continue;
+                }
+                double x0 = Math.min(px(mesh.corner(t, 0)), Math.min(px(mesh.corner(t, 1)), px(mesh.corner(t, 2))));
+                double x1 = Math.max(px(mesh.corner(t, 0)), Math.max(px(mesh.corner(t, 1)), px(mesh.corner(t, 2))));
+                double y0 = Math.min(py(mesh.corner(t, 0)), Math.min(py(mesh.corner(t, 1)), py(mesh.corner(t, 2))));
+                double y1 = Math.max(py(mesh.corner(t, 0)), Math.max(py(mesh.corner(t, 1)), py(mesh.corner(t, 2))));
+                for (int cy = cellY(y0); cy <= cellY(y1); cy++) {
+                    for (int cx = cellX(x0); cx <= cellX(x1); cx++) {
+                        int c = cy * CELLS + cx;
+                        if (pass == 1) {
+                            cell[c][count[c]] = t;
+                        }
+                        count[c]++;
+                    }
+                }
+            }
+            if (pass == 0) {
+                for (int c = 0; c < count.length; c++) {
+                    cell[c] = new int[count[c]];
+                }
+                Arrays.fill(count, 0);
+            }
+        }
+    }
+
+    private int cellX(double x) {
+        return Math.max(0, Math.min(CELLS - 1, (int) ((x - minX) * perMmX)));
+    }
+
+    private int cellY(double y) {
+        return Math.max(0, Math.min(CELLS - 1, (int) ((y - minY) * perMmY)));
+    }
+
+    /** An edge in the view: ends, depths at the ends, places where others cross it. */
+    private static final class Line {
+        double x0;
+        double y0;
+        double z0;
+        double x1;
+        double y1;
+        double z1;
+        final List<Double> cuts = new ArrayList<>(2);
+    }
+
+    private List<Piece> pieces(List<FeatureEdges.Edge> edges) {
+        List<Line> lines = new ArrayList<>();
+        for (FeatureEdges.Edge e : edges) {
+            if (!e.sharp() && !e.isOutline(toEye)) {
+                continue;
+            }
+            Line l = new Line();
+            l.x0 = px(e.a());
+            l.y0 = py(e.a());
+            l.z0 = depth(e.a());
+            l.x1 = px(e.b());
+            l.y1 = py(e.b());
+            l.z1 = depth(e.b());
+            if (Math.hypot(l.x1 - l.x0, l.y1 - l.y0) > 1e-6) {
+                lines.add(l);
+            }
+        }
+        lines.sort((p, q) -> Double.compare(Math.min(p.x0, p.x1), Math.min(q.x0, q.x1)));
+        for (int i = 0; i < lines.size(); i++) {
+            Line p = lines.get(i);
+            double end = Math.max(p.x0, p.x1);
+            for (int j = i + 1; j < lines.size() && Math.min(lines.get(j).x0, lines.get(j).x1) <= end; j++) {
+                cross(p, lines.get(j));
+            }
+        }
+        List<Piece> out = new ArrayList<>();
+        for (Line l : lines) {
+            l.cuts.add(1.0);
+            l.cuts.sort(null);
+            double from = 0;
+            for (double to : l.cuts) {
+                if (to - from > 1e-6) {
+                    double m = (from + to) / 2;
+                    boolean seen = seen(l.x0 + m * (l.x1 - l.x0), l.y0 + m * (l.y1 - l.y0), l.z0 + m * (l.z1 - l.z0));
+                    out.add(new Piece(l.x0 + from * (l.x1 - l.x0), l.y0 + from * (l.y1 - l.y0),
+                            l.x0 + to * (l.x1 - l.x0), l.y0 + to * (l.y1 - l.y0), seen));
+                    from = to;
+                }
+            }
+        }
+        return out;
+    }
+
+    private static void cross(Line p, Line q) {
+        if (Math.max(p.y0, p.y1) < Math.min(q.y0, q.y1) || Math.max(q.y0, q.y1) < Math.min(p.y0, p.y1)) {
+            return;
+        }
+        double dx = p.x1 - p.x0;
+        double dy = p.y1 - p.y0;
+        double ex = q.x1 - q.x0;
+        double ey = q.y1 - q.y0;
+        double det = dx * ey - dy * ex;
+        if (Math.abs(det) > 1e-12) {
+            double t = ((q.x0 - p.x0) * ey - (q.y0 - p.y0) * ex) / det;
+            double u = ((q.x0 - p.x0) * dy - (q.y0 - p.y0) * dx) / det;
+            if (t > -1e-9 && t < 1 + 1e-9 && u > -1e-9 && u < 1 + 1e-9) {
+                addCut(p, t);
+                addCut(q, u);
+            }
+            return;
+        }
+        // Parallel: where they lie on one another the ends cut.
+        addCut(p, along(p, q.x0, q.y0));
+        addCut(p, along(p, q.x1, q.y1));
+        addCut(q, along(q, p.x0, p.y0));
+        addCut(q, along(q, p.x1, p.y1));
+    }
+
+    private static double along(Line l, double x, double y) {
+        double dx = l.x1 - l.x0;
+        double dy = l.y1 - l.y0;
+        return ((x - l.x0) * dx + (y - l.y0) * dy) / (dx * dx + dy * dy);
+    }
+
+    private static void addCut(Line l, double t) {
+        if (t > 1e-6 && t < 1 - 1e-6) {
+            l.cuts.add(t);
+        }
+    }
+
+    private boolean seen(double x, double y, double z) {
+        for (int t : cell[cellY(y) * CELLS + cellX(x)]) {
+            int a = mesh.corner(t, 0);
+            int b = mesh.corner(t, 1);
+            int c = mesh.corner(t, 2);
+            double ax = px(a);
+            double ay = py(a);
+            double det = (px(b) - ax) * (py(c) - ay) - (px(c) - ax) * (py(b) - ay);
+            if (Math.abs(det) < 1e-14) {
+                continue;
+            }
+            double u = ((x - ax) * (py(c) - ay) - (px(c) - ax) * (y - ay)) / det;
+            double v = ((px(b) - ax) * (y - ay) - (x - ax) * (py(b) - ay)) / det;
+            if (u > 1e-9 && v > 1e-9 && u + v < 1 - 1e-9) {
+                double depth = depth(a) + u * (depth(b) - depth(a)) + v * (depth(c) - depth(a));
+                if (depth > z + OWN_MM) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+}

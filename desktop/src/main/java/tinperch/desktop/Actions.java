@@ -1,0 +1,97 @@
+package tinperch.desktop;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tinperch.desktop.action.Action;
+import tinperch.machine.Machine;
+import tinperch.upgrade.Trouble;
+import tinperch.upgrade.Upgrade;
+
+/** All actions of the window, with their names and keys. */
+public final class Actions {
+    private final Desk desk;
+    private final Runnable finder;
+
+    Actions(Desk desk, Runnable finder) {
+        this.desk = desk;
+        this.finder = finder;
+    }
+
+    List<Action> all() {
+        List<Action> all = new ArrayList<>();
+        all.add(Action.of("find", "Find an action", "Shortcut+K", () -> true, finder));
+        all.add(Action.of("undo", "Undo the last edit", "Shortcut+Z", () -> desk.workshop().undoLabel().isPresent(),
+                () -> desk.workshop().undo()));
+        all.add(Action.of("redo", "Do it again", "Shortcut+Y", () -> desk.workshop().redoLabel().isPresent(),
+                () -> desk.workshop().redo()));
+        for (Station s : Station.values()) {
+            all.add(Action.of("station-" + s.name().toLowerCase(java.util.Locale.ROOT), "Go to station " + s.title(),
+                    "F" + (s.ordinal() + 1), () -> desk.upgrade().isPresent(), () -> desk.goTo(s)));
+        }
+        all.add(Action.of("machine", "Go to the machine's standing sheet", "Shortcut+Home",
+                () -> desk.machine().isPresent(), () -> desk.machine().ifPresent(desk::goTo)));
+        all.add(Action.of("next-machine", "Go to the next machine", "Shortcut+Down", () -> machines().size() > 1, () -> step(1)));
+        all.add(Action.of("previous-machine", "Go to the machine before", "Shortcut+Up", () -> machines().size() > 1,
+                () -> step(-1)));
+        all.add(Action.of("drawer", "Open the screw drawer", "Shortcut+D", () -> true,
+                () -> desk.placeProperty().set(new Desk.Place.AtDrawer())));
+        all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> addMachine(desk)));
+        all.add(Action.of("add-upgrade", "Start an upgrade of this machine", "Shortcut+N", () -> desk.machine().isPresent(),
+                () -> desk.machine().ifPresent(m -> addUpgrade(desk, m))));
+        all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
+        all.add(Action.of("larger", "Larger type", "Shortcut+Equals", () -> true, () -> resize(1)));
+        all.add(Action.of("smaller", "Smaller type", "Shortcut+Minus", () -> true, () -> resize(-1)));
+        return all;
+    }
+
+    private List<Machine> machines() {
+        return desk.state().machines();
+    }
+
+    private void step(int by) {
+        int at = desk.machine().map(machines()::indexOf).orElse(-1);
+        desk.goTo(machines().get(Math.floorMod(at + by, machines().size())));
+    }
+
+    private void toggleDark() {
+        boolean dark = !desk.theme().palette().dark();
+        desk.theme().setDark(dark);
+        desk.workshop().setPreference("theme", dark ? "dark" : "light");
+    }
+
+    private void resize(int by) {
+        desk.theme().setTypeSize(desk.theme().typeSize() + by);
+        desk.workshop().setPreference("type size", String.valueOf(desk.theme().typeSize()));
+    }
+
+    /** Adds a machine with everyday values and opens its sheet. */
+    public static void addMachine(Desk desk) {
+        String id = freshId("machine", i -> desk.state().machine(i).isPresent());
+        Machine m = new Machine(id, "New machine", Machine.Kind.MOVING_BED, "", new Machine.Space(220, 220, 240), 0.4, true,
+                24, 0.2, List.of("PLA", "PETG"), Machine.State.FIT, "");
+        desk.workshop().edit("add a machine", s -> s.with(m));
+        desk.goTo(m);
+    }
+
+    /** Starts an upgrade and opens its first station. */
+    public static void addUpgrade(Desk desk, Machine machine) {
+        String id = freshId("upgrade", i -> desk.state().upgrade(i).isPresent());
+        Optional<Machine> host = desk.state().machines().stream()
+                .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT).findFirst();
+        Upgrade u = new Upgrade(id, machine.id(), "New upgrade", LocalDate.now(), Trouble.NONE, Map.of(), Optional.empty(),
+                host.orElse(machine).id());
+        desk.workshop().edit("start an upgrade", s -> s.with(u));
+        desk.goTo(u, Station.TROUBLE);
+    }
+
+    private static String freshId(String stem, java.util.function.Predicate<String> taken) {
+        int n = 1;
+        while (taken.test(stem + "-" + n)) {
+            n++;
+        }
+        return stem + "-" + n;
+    }
+}

@@ -1,0 +1,93 @@
+package tinperch.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.stage.Stage;
+import tinperch.workshop.Workshop;
+import tinperch.workshop.WorkshopState;
+import tinperch.workshop.demo.DemoWorkshop;
+import tinperch.workshop.store.StoreFault;
+import tinperch.workshop.store.WorkshopStore;
+
+/** The JavaFX application: opens the workshop, shows the window. */
+public final class TinPerchApp extends Application {
+    private static Path file;
+    private static boolean demo;
+    private static boolean fresh;
+    private Desk desk;
+
+    /**
+     * Opens the window and returns when it is closed.
+     *
+     * @param file the workshop file
+     * @param demo fill an empty file with the demo
+     * @param fresh set the old demo aside first
+     */
+    public static void launchOn(Path file, boolean demo, boolean fresh) {
+        TinPerchApp.file = file;
+        TinPerchApp.demo = demo;
+        TinPerchApp.fresh = fresh && demo;
+        launch(TinPerchApp.class);
+    }
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        try {
+            if (fresh) {
+                setAside(file);
+            }
+            desk = new Desk(openWorkshop(file, demo));
+        } catch (StoreFault e) {
+            System.err.println(e.getMessage());
+            stage.setScene(new Scene(new ClosedDoor(e.getMessage()), 520, 220));
+            stage.setTitle("Tin Perch");
+            stage.show();
+            return;
+        }
+        show(stage, desk, 1280, 800);
+    }
+
+    /** Opens a workshop file; an empty one is filled with the demo when asked. */
+    public static Workshop openWorkshop(Path file, boolean demo) {
+        WorkshopStore store = WorkshopStore.open(file);
+        if (demo && !store.isReadOnly() && store.load().equals(WorkshopState.EMPTY)) {
+            store.save(WorkshopState.EMPTY, DemoWorkshop.state());
+        }
+        return new Workshop(store);
+    }
+
+    private static void setAside(Path file) throws IOException {
+        String stamp = LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss"));
+        for (String end : new String[] {"", "-wal", "-shm"}) {
+            Path p = file.resolveSibling(file.getFileName() + end);
+            if (Files.exists(p)) {
+                Files.move(p, file.resolveSibling(file.getFileName() + "." + stamp + end));
+            }
+        }
+    }
+
+    /** Puts the application's window on a stage. */
+    public static void show(Stage stage, Desk desk, double width, double height) {
+        AppWindow window = new AppWindow(desk);
+        Scene scene = new Scene(window, width, height);
+        desk.theme().applyTo(scene);
+        window.attachTo(scene);
+        stage.setTitle("Tin Perch");
+        stage.setMinWidth(1000);
+        stage.setMinHeight(640);
+        stage.setScene(scene);
+        stage.show();
+    }
+
+    @Override
+    public void stop() {
+        if (desk != null) {
+            desk.close();
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package tinperch.desktop.look;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.util.Duration;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** Small ready-made controls, so that all views speak with one voice. */
+public final class Ui {
+    private Ui() {}
+
+    public static Label label(String text, String... styles) {
+        Label l = new Label(text);
+        l.getStyleClass().addAll(styles);
+        return l;
+    }
+
+    /** A label that breaks its lines. */
+    public static Label text(String text, String... styles) {
+        Label l = label(text, styles);
+        l.setWrapText(true);
+        l.setMinHeight(Region.USE_PREF_SIZE);
+        return l;
+    }
+
+    public static FontIcon icon(String code) {
+        FontIcon icon = new FontIcon(code);
+        icon.getStyleClass().add("icon");
+        return icon;
+    }
+
+    public static Button button(String text, String icon, Runnable action) {
+        Button b = new Button(text, icon == null ? null : icon(icon));
+        b.setOnAction(e -> action.run());
+        return b;
+    }
+
+    public static <T extends Node> T tip(T node, String text) {
+        Tooltip t = new Tooltip(text);
+        t.setShowDelay(Duration.millis(350));
+        t.setWrapText(true);
+        t.setMaxWidth(360);
+        Tooltip.install(node, t);
+        return node;
+    }
+
+    public static Region spring() {
+        Region r = new Region();
+        HBox.setHgrow(r, Priority.ALWAYS);
+        return r;
+    }
+
+    public static <T extends Node> T id(T node, String id) {
+        node.setId(id);
+        return node;
+    }
+}

@@ -1,0 +1,297 @@
+package tinperch.desktop.machine;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tinperch.check.Finding;
+import tinperch.check.Word;
+import tinperch.desktop.Actions;
+import tinperch.desktop.Desk;
+import tinperch.desktop.Station;
+import tinperch.desktop.View;
+import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.look.WordBadge;
+import tinperch.desktop.shelf.Shelf;
+import tinperch.machine.Machine;
+import tinperch.material.Material;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.QuantityException;
+import tinperch.quantity.Unit;
+import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
+
+/** A machine as it stands: its state, what it can print, its upgrades with their tightest margin. */
+public final class StandingSheet extends ScrollPane implements View {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", java.util.Locale.ENGLISH);
+
+    private final Desk desk;
+    private final String machineId;
+    private final List<Runnable> refreshers = new ArrayList<>();
+    private final VBox upgrades = new VBox(8);
+    private final GridPane lately = new GridPane();
+    private final FlowPane materials = new FlowPane(6, 6);
+
+    public StandingSheet(Desk desk, String machineId) {
+        this.desk = desk;
+        this.machineId = machineId;
+        setFitToWidth(true);
+        getStyleClass().add("bare");
+        VBox facts = new VBox(10, Ui.label("The machine", "section"), factsGrid());
+        facts.getStyleClass().add("panel");
+        Button start = Ui.id(Ui.button("Start an upgrade", "mdi2p-plus",
+                () -> desk.machine().ifPresent(m -> Actions.addUpgrade(desk, m))), "start-upgrade");
+        start.getStyleClass().add("accent");
+        Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
+        VBox work = new VBox(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
+        work.getStyleClass().add("panel");
+        GridPane columns = new GridPane();
+        columns.setHgap(14);
+        ColumnConstraints left = new ColumnConstraints();
+        left.setPercentWidth(44);
+        ColumnConstraints right = new ColumnConstraints();
+        right.setPercentWidth(56);
+        columns.getColumnConstraints().addAll(left, right);
+        columns.addRow(0, facts, work);
+        GridPane.setValignment(facts, VPos.TOP);
+        GridPane.setValignment(work, VPos.TOP);
+        VBox past = new VBox(8, Ui.label("Lately on this machine", "section"), lately);
+        past.getStyleClass().add("panel");
+        VBox page = new VBox(14, heading(), columns, past);
+        page.getStyleClass().add("page");
+        setContent(page);
+    }
+
+    private Machine machine() {
+        return desk.state().machine(machineId).orElseThrow();
+    }
+
+    private void edit(String label, Function<Machine, Machine> change) {
+        desk.workshop().edit(label, s -> s.with(change.apply(s.machine(machineId).orElseThrow())));
+    }
+
+    private Node heading() {
+        CommitField name = textField("machine-name", m -> m.name(), "name", Machine::withName, false);
+        name.getStyleClass().add("title-field");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        ComboBox<Machine.State> state = Ui.id(new ComboBox<>(), "machine-state");
+        state.getItems().setAll(Machine.State.values());
+        state.setButtonCell(new StateCell());
+        state.setCellFactory(v -> new StateCell());
+        state.setOnAction(e -> {
+            if (state.getValue() != null && state.getValue() != machine().state()) {
+                edit("state " + state.getValue().label(), m -> m.withState(state.getValue(), m.stateNote()));
+            }
+        });
+        refreshers.add(() -> state.setValue(machine().state()));
+        CommitField note = textField("machine-note", Machine::stateNote, "why", (m, t) -> m.withState(m.state(), t), true);
+        note.field().setPromptText("why it is in that state");
+        note.setPrefWidth(360);
+        HBox row = new HBox(12, name, state, note);
+        return row;
+    }
+
+    private static final class StateCell extends javafx.scene.control.ListCell<Machine.State> {
+        @Override
+        protected void updateItem(Machine.State s, boolean empty) {
+            super.updateItem(s, empty);
+            setText(empty || s == null ? null : s.label());
+            setGraphic(empty || s == null ? null : Ui.icon(Shelf.icon(s)));
+        }
+    }
+
+    private Node factsGrid() {
+        GridPane g = new GridPane();
+        g.setHgap(14);
+        g.setVgap(4);
+        ColumnConstraints words = new ColumnConstraints();
+        words.setMinWidth(110);
+        ColumnConstraints wide = new ColumnConstraints();
+        wide.setHgrow(Priority.ALWAYS);
+        g.getColumnConstraints().addAll(words, wide);
+        int row = 0;
+        CommitField summary = textField("machine-summary", Machine::summary, "description", Machine::withSummary, true);
+        summary.field().setPromptText("in a few words");
+        put(g, row++, "What it is", summary);
+        ComboBox<String> kind = Ui.id(new ComboBox<>(), "machine-kind");
+        for (Machine.Kind k : Machine.Kind.values()) {
+            kind.getItems().add(k.label());
+        }
+        kind.setOnAction(e -> {
+            Machine.Kind k = Machine.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())];
+            if (k != machine().kind()) {
+                edit("kind " + k.label(), m -> m.withKind(k));
+            }
+        });
+        refreshers.add(() -> kind.getSelectionModel().select(machine().kind().ordinal()));
+        put(g, row++, "Kind", kind);
+        put(g, row++, "Usable x", number("usable-x", Unit.MM, 0, 2000, m -> m.usableMm().x(),
+                (m, v) -> space(m, v, m.usableMm().y(), m.usableMm().z())));
+        put(g, row++, "Usable y", number("usable-y", Unit.MM, 0, 2000, m -> m.usableMm().y(),
+                (m, v) -> space(m, m.usableMm().x(), v, m.usableMm().z())));
+        put(g, row++, "Usable z", number("usable-z", Unit.MM, 0, 2000, m -> m.usableMm().z(),
+                (m, v) -> space(m, m.usableMm().x(), m.usableMm().y(), v)));
+        put(g, row++, "Nozzle", number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle));
+        put(g, row++, "Hole offset", Ui.tip(number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
+                Machine::withHoleOffset),
+                "What is added to every hole so that it comes out right on this machine"));
+        ToggleButton heated = Ui.id(new ToggleButton(), "heated-bed");
+        heated.setOnAction(e -> edit("heated bed", m -> m.withHeatedBed(!m.heatedBed())));
+        refreshers.add(() -> {
+            heated.setSelected(machine().heatedBed());
+            heated.setText(machine().heatedBed() ? "heated" : "not heated");
+        });
+        put(g, row++, "Bed", heated);
+        put(g, row, "May print", materials);
+        return g;
+    }
+
+    private static Machine space(Machine m, double x, double y, double z) {
+        return m.withUsable(new Machine.Space(x, y, z));
+    }
+
+    private static void put(GridPane g, int row, String label, Node node) {
+        Label l = Ui.label(label, "field-label");
+        g.add(l, 0, 2 * row);
+        g.add(node, 1, 2 * row);
+        if (node instanceof CommitField f) {
+            g.add(f.complaint(), 1, 2 * row + 1);
+        }
+        GridPane.setValignment(l, VPos.BASELINE);
+        GridPane.setValignment(node, VPos.BASELINE);
+    }
+
+    private CommitField textField(String id, Function<Machine, String> get, String what,
+            BiFunction<Machine, String, Machine> set, boolean mayBeEmpty) {
+        CommitField f = new CommitField(id, get.apply(machine()), typed -> {
+            String t = typed.strip();
+            if (t.isEmpty() && !mayBeEmpty) {
+                return Optional.of("A machine needs a " + what + "; the old one stays.");
+            }
+            edit(what, m -> set.apply(m, t));
+            return Optional.empty();
+        });
+        refreshers.add(() -> f.refresh(get.apply(machine())));
+        return f;
+    }
+
+    private CommitField number(String id, Unit unit, double min, double max, Function<Machine, Double> get,
+            BiFunction<Machine, Double, Machine> set) {
+        CommitField f = new CommitField(id, Quantity.show(get.apply(machine()), unit), typed -> {
+            try {
+                double v = Quantity.parse(typed, unit);
+                if (!(v >= min && v <= max)) {
+                    return Optional.of("This goes from " + Quantity.show(min, unit) + " to " + Quantity.show(max, unit)
+                            + "; the old value stays.");
+                }
+                edit(id.replace('-', ' ') + " " + Quantity.show(v, unit), m -> set.apply(m, v));
+                return Optional.empty();
+            } catch (QuantityException e) {
+                return Optional.of(e.getMessage());
+            }
+        });
+        f.setMaxWidth(150);
+        refreshers.add(() -> f.refresh(Quantity.show(get.apply(machine()), unit)));
+        return f;
+    }
+
+    @Override
+    public void refresh() {
+        refreshers.forEach(Runnable::run);
+        materials.getChildren().clear();
+        for (Material m : Material.STANDARD) {
+            ToggleButton b = Ui.id(new ToggleButton(m.name()), "material-" + m.name());
+            b.getStyleClass().add("chip");
+            b.setSelected(machine().materials().contains(m.name()));
+            if (m.needsHeatedBed() && !machine().heatedBed()) {
+                b.setDisable(!b.isSelected());
+                Ui.tip(b, m.name() + " needs a heated bed to hold (common practice).");
+            } else if (m.fumes()) {
+                Ui.tip(b, m.name() + " gives off fumes and fine particles: enclose the machine and ventilate.");
+            }
+            b.setOnAction(e -> edit("materials", k -> {
+                List<String> list = new ArrayList<>(k.materials());
+                if (!list.remove(m.name())) {
+                    list.add(m.name());
+                }
+                return k.withMaterials(list);
+            }));
+            materials.getChildren().add(b);
+        }
+        upgrades.getChildren().clear();
+        for (Upgrade u : desk.state().upgradesOf(machineId)) {
+            upgrades.getChildren().add(row(u));
+        }
+        showLately();
+        if (upgrades.getChildren().isEmpty()) {
+            upgrades.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
+                    + "start an upgrade and write down what you see.", "faint"));
+        }
+    }
+
+    /** The newest kept revisions of all upgrades of this machine. */
+    private void showLately() {
+        lately.getChildren().clear();
+        lately.setHgap(18);
+        lately.setVgap(5);
+        List<Revision> newest = desk.state().revisions().stream()
+                .filter(r -> desk.state().upgrade(r.upgradeId()).map(u -> u.machineId().equals(machineId)).orElse(false))
+                .sorted((a, b) -> b.keptAt().compareTo(a.keptAt())).limit(8).toList();
+        int row = 0;
+        for (Revision r : newest) {
+            lately.addRow(row++, Ui.label(r.keptAt().format(DAY), "faint"), Ui.label(r.mark(), "strong"),
+                    Ui.label(desk.state().upgrade(r.upgradeId()).orElseThrow().name()),
+                    Ui.label(Quantity.show(r.life().hours(), Unit.HOURS) + ", " + r.life().end().label().toLowerCase(
+                            java.util.Locale.ROOT)),
+                    Ui.label(r.life().note().isEmpty() ? r.reason() : r.life().note(), "faint"));
+        }
+        if (newest.isEmpty()) {
+            lately.add(Ui.text("No revision has been kept yet. What was printed for this machine, how long it lived and what "
+                    + "ended it will stand here.", "faint"), 0, 0);
+        }
+    }
+
+    private Node row(Upgrade u) {
+        List<Finding> findings = Assessor.assess(u, desk.state().shop(), desk.state().nextMark(u.id())).findings();
+        List<Revision> kept = desk.state().revisionsOf(u.id());
+        Label name = Ui.label(u.name(), "strong");
+        Label life = Ui.label(kept.isEmpty() ? "no revision kept yet" : kept.size() + (kept.size() == 1 ? " revision, " : " revisions, ")
+                + Quantity.show(kept.stream().mapToDouble(r -> r.life().hours()).sum(), Unit.HOURS) + " together", "faint");
+        HBox margin = new HBox(8);
+        if (findings.isEmpty()) {
+            margin.getChildren().add(Ui.label(u.sheets().isEmpty() ? "Nothing measured yet" : "Measured; no part yet", "faint"));
+        } else {
+            Finding f = findings.get(0);
+            long stops = findings.stream().filter(x -> x.word() == Word.STOP).count();
+            margin.getChildren().addAll(new WordBadge(f.word()), Ui.label(f.what()
+                    + (stops > 1 ? " (and " + (stops - 1) + " more)" : "")));
+        }
+        Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
+        VBox text = new VBox(3, new HBox(10, name, life), margin, trouble);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        text.setMinWidth(0);
+        Button open = Ui.id(new Button(null, text), "open-" + u.id());
+        open.setAccessibleText("Open " + u.name());
+        open.getStyleClass().add("upgrade-row");
+        open.setMaxWidth(Double.MAX_VALUE);
+        open.setOnAction(e -> desk.goTo(u, u.part().isPresent() ? Station.SHAPE : Station.TROUBLE));
+        return open;
+    }
+}

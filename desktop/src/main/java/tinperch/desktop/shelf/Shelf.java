@@ -1,0 +1,100 @@
+package tinperch.desktop.shelf;
+
+import java.util.List;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tinperch.desktop.Actions;
+import tinperch.desktop.Desk;
+import tinperch.desktop.Station;
+import tinperch.desktop.look.Ui;
+import tinperch.machine.Machine;
+import tinperch.upgrade.Upgrade;
+
+/** One card per machine, its state in a word and a shape; under the machine looked at, its upgrades. */
+public final class Shelf extends VBox {
+    private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
+
+    private final Desk desk;
+    private final VBox cards = new VBox(6);
+    private final Button drawer;
+
+    public Shelf(Desk desk) {
+        this.desk = desk;
+        getStyleClass().add("shelf");
+        Label name = Ui.label("Tin Perch", "brand");
+        ScrollPane scroll = new ScrollPane(cards);
+        scroll.setFitToWidth(true);
+        scroll.getStyleClass().add("bare");
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        drawer = Ui.id(Ui.button("Screw drawer", "mdi2s-screw-machine-flat-top",
+                () -> desk.placeProperty().set(new Desk.Place.AtDrawer())), "drawer");
+        Ui.tip(drawer, "The screw lengths you have at hand (Ctrl+D)");
+        Button add = Ui.id(Ui.button("Add a machine", "mdi2p-plus", () -> Actions.addMachine(desk)), "add-machine");
+        Ui.tip(add, "Add a machine (Ctrl+M)");
+        drawer.setMaxWidth(Double.MAX_VALUE);
+        add.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(name, scroll, drawer, add);
+        desk.onChange(this::refresh);
+        refresh();
+    }
+
+    private void refresh() {
+        cards.getChildren().clear();
+        String here = desk.machine().map(Machine::id).orElse("");
+        for (Machine m : desk.state().machines()) {
+            cards.getChildren().add(card(m, m.id().equals(here)));
+            if (m.id().equals(here)) {
+                List<Upgrade> upgrades = desk.state().upgradesOf(m.id());
+                upgrades.forEach(u -> cards.getChildren().add(upgrade(u)));
+            }
+        }
+        drawer.pseudoClassStateChanged(CHOSEN, desk.place() instanceof Desk.Place.AtDrawer);
+    }
+
+    private Node card(Machine m, boolean chosen) {
+        Label state = new Label(m.state().label(), Ui.icon(icon(m.state())));
+        state.getStyleClass().add("machine-state");
+        Label kind = Ui.label(m.kind().label(), "machine-kind");
+        VBox text = new VBox(2, Ui.label(m.name(), "machine-name"), new HBox(8, state), kind);
+        text.setAlignment(Pos.CENTER_LEFT);
+        Button b = Ui.id(new Button(null, text), "machine-" + m.id());
+        b.setAccessibleText(m.name() + ", " + m.state().label());
+        b.getStyleClass().add("machine-card");
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setAlignment(Pos.CENTER_LEFT);
+        b.pseudoClassStateChanged(CHOSEN, chosen);
+        b.setOnAction(e -> desk.goTo(m));
+        if (!m.stateNote().isEmpty()) {
+            Ui.tip(b, m.stateNote());
+        }
+        return b;
+    }
+
+    private Node upgrade(Upgrade u) {
+        Button b = Ui.id(new Button(u.name()), "upgrade-" + u.id());
+        b.getStyleClass().add("upgrade-link");
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setAlignment(Pos.CENTER_LEFT);
+        boolean here = desk.upgrade().map(Upgrade::id).filter(u.id()::equals).isPresent();
+        b.pseudoClassStateChanged(CHOSEN, here);
+        b.setOnAction(e -> desk.goTo(u, u.part().isPresent() ? Station.SHAPE : Station.TROUBLE));
+        return b;
+    }
+
+    /** The shape that goes with a state. */
+    public static String icon(Machine.State state) {
+        return switch (state) {
+            case FIT -> "mdi2c-check-circle-outline";
+            case IN_PIECES -> "mdi2p-puzzle-outline";
+            case WAITING -> "mdi2t-timer-sand";
+            case RETIRED -> "mdi2a-archive-outline";
+        };
+    }
+}

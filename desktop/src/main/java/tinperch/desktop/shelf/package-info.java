@@ -1,0 +1,2 @@
+/** The shelf at the left: one card per machine. */
+package tinperch.desktop.shelf;

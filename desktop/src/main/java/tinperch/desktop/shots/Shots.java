@@ -1,0 +1,207 @@
+package tinperch.desktop.shots;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.CountDownLatch;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Node;
+import javafx.event.ActionEvent;
+import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import tinperch.desktop.Desk;
+import tinperch.desktop.Station;
+import tinperch.desktop.TinPerchApp;
+import tinperch.part.PartDesign;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.Workshop;
+
+/** Walks the demo workshop through its main views and writes a PNG of each. */
+public final class Shots {
+    private final Path out;
+    private final String only;
+    private final boolean longNames;
+    private final Deque<Step> steps = new ArrayDeque<>();
+    private final CountDownLatch done = new CountDownLatch(1);
+    private Desk desk;
+    private Stage stage;
+    private int written;
+
+    private record Step(String name, Runnable prepare) {}
+
+    private Shots(Path out, String only, boolean longNames) {
+        this.out = out;
+        this.only = only;
+        this.longNames = longNames;
+    }
+
+    /** Writes the pictures; returns 0, or 1 when none could be written. */
+    public static int run(Path out, int width, int height, String only, boolean dark, boolean longNames) {
+        Shots shots = new Shots(out, only, longNames);
+        try {
+            Files.createDirectories(out);
+            Path file = Files.createTempDirectory("tinperch-shots").resolve("demo.db");
+            Platform.startup(() -> shots.begin(file, width, height, dark));
+            shots.done.await();
+            Platform.exit();
+        } catch (IOException | InterruptedException e) {
+            System.err.println("No pictures: " + e.getMessage());
+            return 1;
+        }
+        System.out.println(shots.written + " pictures in " + out);
+        return shots.written > 0 ? 0 : 1;
+    }
+
+    private void begin(Path file, int width, int height, boolean dark) {
+        Workshop workshop = TinPerchApp.openWorkshop(file, true);
+        desk = new Desk(workshop);
+        if (dark) {
+            desk.theme().setDark(true);
+        }
+        if (longNames) {
+            lengthenNames();
+        }
+        stage = new Stage();
+        TinPerchApp.show(stage, desk, width, height);
+        Upgrade blower = desk.state().upgrade("avocet-blower").orElseThrow();
+        step("standing-sheet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
+        step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
+        step("measure", () -> desk.goTo(blower, Station.MEASURE));
+        step("measure-focus", () -> focus("#reading-BD.outside"));
+        step("measure-uprights", () -> desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.MEASURE));
+        step("shape", () -> desk.goTo(blower, Station.SHAPE));
+        step("shape-preview", () -> focus("#remedy-screw.mount-1"));
+        step("shape-fields", () -> ((Button) find("#card-holds-tool-side")).fire());
+        step("shape-wrong", this::typeWrong);
+        step("print", () -> desk.goTo(blower, Station.PRINT));
+        step("verdict", () -> desk.goTo(blower, Station.VERDICT));
+        step("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
+        step("no-part", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
+        step("welcome", () -> desk.placeProperty().set(new Desk.Place.Nowhere()));
+        step("finder", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((Button) find("#find")).fire();
+        });
+        step("shape-dark", () -> {
+            stage.getScene().getRoot().requestFocus();
+            desk.theme().setDark(true);
+            desk.goTo(blower, Station.SHAPE);
+        });
+        next();
+    }
+
+    private void step(String name, Runnable prepare) {
+        steps.add(new Step(name, prepare));
+    }
+
+    private Node find(String id) {
+        return search(stage.getScene().getRoot(), id.substring(1));
+    }
+
+    private static Node search(Node n, String id) {
+        if (id.equals(n.getId())) {
+            return n;
+        }
+        if (n instanceof javafx.scene.Parent p) {
+            for (Node c : p.getChildrenUnmodifiable()) {
+                Node f = search(c, id);
+                if (f != null) {
+                    return f;
+                }
+            }
+        }
+        return null;
+    }
+
+    private void focus(String id) {
+        find(id).requestFocus();
+    }
+
+    private void typeWrong() {
+        TextField f = (TextField) find("#field-plate.width");
+        f.requestFocus();
+        f.setText("40");
+        f.fireEvent(new ActionEvent());
+    }
+
+    private void lengthenNames() {
+        String tail = " with a very long name that somebody typed because they wanted to say everything at once";
+        desk.workshop().edit("long names", s -> {
+            for (var m : s.machines()) {
+                s = s.with(m.withName(m.name() + tail));
+            }
+            for (Upgrade u : s.upgrades()) {
+                Upgrade longer = u.named(u.name() + tail);
+                if (u.part().isPresent()) {
+                    PartDesign p = u.part().get();
+                    longer = longer.with(p.withName(p.name() + tail));
+                }
+                for (String role : u.sheets().keySet()) {
+                    longer = longer.with(role, new tinperch.measure.PatternSheet(u.sheet(role).name() + tail,
+                            u.sheet(role).readings()));
+                }
+                s = s.with(longer);
+            }
+            return s;
+        });
+    }
+
+    private void next() {
+        Step s = steps.poll();
+        if (s == null) {
+            desk.close();
+            done.countDown();
+            return;
+        }
+        try {
+            s.prepare.run();
+        } catch (RuntimeException e) {
+            System.err.println(s.name + ": " + e);
+        }
+        javafx.animation.PauseTransition settle = new javafx.animation.PauseTransition(Duration.millis(700));
+        settle.setOnFinished(e -> Platform.runLater(() -> {
+            if (s.name.contains(only)) {
+                write(s.name);
+            }
+            next();
+        }));
+        settle.play();
+    }
+
+    private void write(String name) {
+        try {
+            ImageIO.write(picture(), "png", out.resolve(name + ".png").toFile());
+            written++;
+        } catch (IOException e) {
+            System.err.println(name + ".png was not written: " + e.getMessage());
+        }
+    }
+
+    /** The window with whatever pops up over it. */
+    private BufferedImage picture() {
+        WritableImage base = stage.getScene().snapshot(null);
+        BufferedImage all = SwingFXUtils.fromFXImage(base, null);
+        BufferedImage image = new BufferedImage(all.getWidth(), all.getHeight(), BufferedImage.TYPE_INT_RGB);
+        var g = image.createGraphics();
+        g.drawImage(all, 0, 0, null);
+        double x0 = stage.getScene().getWindow().getX() + stage.getScene().getX();
+        double y0 = stage.getScene().getWindow().getY() + stage.getScene().getY();
+        for (var w : javafx.stage.Window.getWindows()) {
+            if (w != stage && w.isShowing() && w.getScene() != null) {
+                g.drawImage(SwingFXUtils.fromFXImage(w.getScene().snapshot(null), null),
+                        (int) (w.getX() + w.getScene().getX() - x0), (int) (w.getY() + w.getScene().getY() - y0), null);
+            }
+        }
+        g.dispose();
+        return image;
+    }
+}

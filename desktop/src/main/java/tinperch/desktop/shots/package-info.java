@@ -1,0 +1,2 @@
+/** Pictures of the real interface for the documentation. */
+package tinperch.desktop.shots;

@@ -1,0 +1,286 @@
+package tinperch.desktop.station;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.RadioButton;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.RowConstraints;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import tinperch.check.Finding;
+import tinperch.desktop.Desk;
+import tinperch.desktop.View;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.look.WordBadge;
+import tinperch.files.FileFault;
+import tinperch.machine.Machine;
+import tinperch.material.Material;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Differences;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.edit.PictureWorker.Picture;
+import tinperch.workshop.export.PartExport;
+
+/** Where and in what it is printed, keeping the revision, writing the files. */
+final class PrintStation extends ScrollPane implements View {
+    private final Desk desk;
+    private final String upgradeId;
+    private final VBox hosts = new VBox(6);
+    private final ComboBox<String> material = Ui.id(new ComboBox<>(), "material");
+    private final Label caution = Ui.text("", "caution");
+    private final VBox facts = new VBox(4);
+    private final BedPlan plan;
+    private final TextField reason = Ui.id(new TextField(), "reason");
+    private final Label reasonComplaint = Ui.id(Ui.text("", "complaint"), "reason-complaint");
+    private final Button keep = Ui.id(new Button("Keep", Ui.icon("mdi2b-bookmark-outline")), "keep");
+    private final Label changed = Ui.text("", "faint");
+    private final TextField folder = Ui.id(new TextField(), "export-folder");
+    private final Label exportComplaint = Ui.id(Ui.text("", "complaint"), "export-complaint");
+    private final Button stl = Ui.id(new Button("Write STL"), "export-stl");
+    private final Button threeMf = Ui.id(new Button("Write 3MF"), "export-3mf");
+    private final javafx.beans.value.ChangeListener<Picture> onPicture = (o, a, b) -> showFacts();
+
+    PrintStation(Desk desk, String upgradeId) {
+        this.desk = desk;
+        this.upgradeId = upgradeId;
+        plan = new BedPlan(desk.theme());
+        setFitToWidth(true);
+        getStyleClass().add("bare");
+        for (Material m : Material.STANDARD) {
+            material.getItems().add(m.name());
+        }
+        material.setOnAction(e -> {
+            Upgrade u = upgrade();
+            if (material.getValue() != null && u.part().isPresent() && !material.getValue().equals(u.part().get().material())) {
+                desk.workshop().edit("material " + material.getValue(),
+                        s -> s.with(u.with(u.part().get().withMaterial(material.getValue()))));
+            }
+        });
+        reason.setPromptText("why this one: what changed, what it should cure");
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        reason.setOnAction(e -> keep());
+        keep.setOnAction(e -> keep());
+        keep.getStyleClass().add("accent");
+        keep.setMinWidth(USE_PREF_SIZE);
+        folder.setText(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
+        HBox.setHgrow(folder, Priority.ALWAYS);
+        Button choose = Ui.button("Choose…", null, this::chooseFolder);
+        choose.setMinWidth(USE_PREF_SIZE);
+        stl.setOnAction(e -> export(PartExport.Format.STL));
+        threeMf.setOnAction(e -> export(PartExport.Format.THREE_MF));
+        VBox where = new VBox(8, Ui.label("Where and in what", "section"), hosts,
+                row(Ui.label("Material", "field-label"), material), caution);
+        where.getStyleClass().add("panel");
+        VBox words = new VBox(8, Ui.label("The part on the bed", "section"), facts);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox part = new HBox(18, words, plan);
+        part.getStyleClass().add("panel");
+        VBox keeping = new VBox(8, Ui.label("Keep this revision", "section"), changed, row(reason, keep), reasonComplaint);
+        keeping.getStyleClass().add("panel");
+        VBox out = new VBox(8, Ui.label("Write the file", "section"),
+                row(Ui.label("Into folder", "field-label"), folder, choose), row(stl, threeMf), exportComplaint);
+        out.getStyleClass().add("panel");
+        GridPane grid = new GridPane();
+        grid.getStyleClass().add("page");
+        grid.setHgap(14);
+        grid.setVgap(12);
+        ColumnConstraints half = new ColumnConstraints();
+        half.setPercentWidth(50);
+        grid.getColumnConstraints().addAll(half, half);
+        grid.getRowConstraints().addAll(new RowConstraints(), new RowConstraints());
+        grid.addRow(0, where, new VBox(12, keeping, out));
+        grid.add(part, 0, 1, 2, 1);
+        grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
+        setContent(grid);
+        desk.pictureProperty().addListener(onPicture);
+        complain(reasonComplaint, "");
+        complain(exportComplaint, "");
+    }
+
+    private static HBox row(Node... nodes) {
+        HBox h = new HBox(8, nodes);
+        h.setAlignment(Pos.BASELINE_LEFT);
+        return h;
+    }
+
+    private static void complain(Label label, String why) {
+        label.setText(why);
+        label.setManaged(!why.isEmpty());
+        label.setVisible(!why.isEmpty());
+    }
+
+    private Upgrade upgrade() {
+        return desk.state().upgrade(upgradeId).orElseThrow();
+    }
+
+    private String mark() {
+        return desk.state().nextMark(upgradeId);
+    }
+
+    private void chooseFolder() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle("Folder for the part");
+        Path now = Path.of(folder.getText());
+        if (Files.isDirectory(now)) {
+            chooser.setInitialDirectory(now.toFile());
+        }
+        java.io.File picked = chooser.showDialog(getScene().getWindow());
+        if (picked != null) {
+            folder.setText(picked.getPath());
+        }
+    }
+
+    private void keep() {
+        if (upgrade().part().isEmpty()) {
+            complain(reasonComplaint, "There is no part to keep yet; shape one first.");
+            return;
+        }
+        if (reason.getText().isBlank()) {
+            complain(reasonComplaint, "Give the reason in a few words: it is what the next revision starts from.");
+            reason.requestFocus();
+            return;
+        }
+        complain(reasonComplaint, "");
+        String mark = mark();
+        Revision r = new Revision(upgradeId, desk.state().nextRevision(upgradeId), LocalDateTime.now().truncatedTo(
+                ChronoUnit.SECONDS), reason.getText().strip(), upgrade(), Revision.Life.NEW);
+        reason.clear();
+        desk.workshop().edit("keep " + mark, s -> s.with(r));
+        desk.say(mark + " is kept. Parts written from now on carry " + desk.state().nextMark(upgradeId) + "; write "
+                + mark + " itself from the Verdict station.");
+    }
+
+    private void export(PartExport.Format format) {
+        Picture p = desk.pictureProperty().get();
+        if (p == null || desk.assessmentProperty().get().form().isEmpty()) {
+            complain(exportComplaint, "There is no finished part to write yet.");
+            return;
+        }
+        Path target;
+        try {
+            target = Path.of(folder.getText().strip()).resolve(PartExport.fileName(upgrade(), mark(), format));
+        } catch (java.nio.file.InvalidPathException e) {
+            complain(exportComplaint, "“" + folder.getText() + "” is not a folder name; choose another.");
+            return;
+        }
+        try {
+            PartExport.write(p.mesh(), upgrade(), mark(), format, target);
+            complain(exportComplaint, "");
+            desk.workshop().setPreference("export folder", folder.getText().strip());
+            desk.say("Written: " + target);
+        } catch (FileFault e) {
+            complain(exportComplaint, e.getMessage());
+        }
+    }
+
+    @Override
+    public void refresh() {
+        Upgrade u = upgrade();
+        boolean part = u.part().isPresent();
+        keep.setText("Keep " + mark());
+        stl.setDisable(!part);
+        threeMf.setDisable(!part);
+        keep.setDisable(!part);
+        material.setDisable(!part);
+        u.part().ifPresent(p -> material.setValue(p.material()));
+        caution.setText(u.part().map(p -> Material.named(p.material()).fumes()
+                ? p.material() + " gives off fumes and fine particles: enclose the machine, extract and filter the air. "
+                        + "Stay with the first print after a change."
+                : "Stay with the first print after a change, a hand near the switch.").orElse(""));
+        List<Revision> kept = desk.state().revisionsOf(upgradeId);
+        changed.setText(kept.isEmpty() ? "The first revision of this upgrade; it is engraved " + mark() + "."
+                : "Since " + kept.get(kept.size() - 1).mark() + ": " + differences(kept.get(kept.size() - 1).state(), u));
+        showHosts(u);
+        showFacts();
+    }
+
+    private static String differences(Upgrade before, Upgrade after) {
+        List<Differences.Difference> list = Differences.between(before, after);
+        return list.isEmpty() ? "nothing changed." : String.join("; ", list.stream().map(Object::toString).toList()) + ".";
+    }
+
+    private void showHosts(Upgrade u) {
+        hosts.getChildren().clear();
+        ToggleGroup group = new ToggleGroup();
+        List<Finding> findings = desk.assessmentProperty().get().findings();
+        for (Machine m : desk.state().machines()) {
+            if (!m.prints()) {
+                continue;
+            }
+            RadioButton b = Ui.id(new RadioButton(m.name()), "host-" + m.id());
+            b.setToggleGroup(group);
+            b.setSelected(m.id().equals(u.hostMachineId()));
+            b.setMinWidth(110);
+            b.setOnAction(e -> desk.workshop().edit("print on " + m.name(),
+                    s -> s.with(s.upgrade(upgradeId).orElseThrow().onHost(m.id()))));
+            Optional<Finding> f = findings.stream().filter(x -> x.id().equals("bed." + m.id())).findFirst();
+            HBox line = row(b);
+            f.ifPresent(x -> line.getChildren().addAll(new WordBadge(x.word()),
+                    Ui.label(x.margin().filter(g -> x.what().startsWith("Too") || x.word() == tinperch.check.Word.FINE)
+                            .map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));
+            hosts.getChildren().add(line);
+        }
+        if (hosts.getChildren().isEmpty()) {
+            hosts.getChildren().add(Ui.text("No machine of the workshop prints; add one on the shelf.", "faint"));
+        }
+    }
+
+    private void showFacts() {
+        facts.getChildren().clear();
+        Picture p = desk.pictureProperty().get();
+        Upgrade u = desk.state().upgrade(upgradeId).orElse(null);
+        if (u == null || u.part().isEmpty()) {
+            facts.getChildren().add(Ui.text("No part yet.", "faint"));
+            return;
+        }
+        if (p == null) {
+            facts.getChildren().add(Ui.text("Being computed…", "faint"));
+            return;
+        }
+        Vec3 size = p.mesh().bounds().size();
+        double cm3 = p.mesh().volumeMm3() / 1000;
+        Material m = Material.named(u.part().get().material());
+        GridPane g = new GridPane();
+        g.setHgap(18);
+        g.setVgap(4);
+        plan.show(desk.state().machine(u.hostMachineId()), size);
+        fact(g, 0, "Size", Quantity.plain(size.x(), Unit.MM) + " × " + Quantity.plain(size.y(), Unit.MM) + " × "
+                + Quantity.mm(size.z()));
+        fact(g, 1, "Volume", Quantity.fixed(cm3, 1) + " cm³");
+        fact(g, 2, "Mass if solid", Quantity.fixed(cm3 * m.densityGcm3(), 0) + " g " + m.name() + " (estimate)");
+        // Filament 1.75 mm: length = volume / (π d² / 4).
+        fact(g, 3, "Filament if solid", Quantity.fixed(cm3 * 1000 / (Math.PI * 1.75 * 1.75 / 4) / 1000, 1)
+                + " m of 1.75 mm (estimate)");
+        fact(g, 4, "Mark", p.form().markPlace().map(w -> mark() + ", " + w).orElse("none: no room"));
+        facts.getChildren().add(g);
+    }
+
+    private static void fact(GridPane g, int row, String name, String value) {
+        g.add(Ui.label(name, "field-label"), 0, row);
+        g.add(Ui.label(value, "strong"), 1, row);
+    }
+
+    @Override
+    public void leave() {
+        desk.pictureProperty().removeListener(onPicture);
+    }
+}

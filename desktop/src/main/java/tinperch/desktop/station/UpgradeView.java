@@ -1,0 +1,85 @@
+package tinperch.desktop.station;
+
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.Hyperlink;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tinperch.desktop.Desk;
+import tinperch.desktop.Station;
+import tinperch.desktop.View;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.margins.MarginsTray;
+import tinperch.upgrade.Upgrade;
+
+/** An upgrade: the run of stations, the station at hand, the margins tray below. */
+public final class UpgradeView extends VBox implements View {
+    private final Desk desk;
+    private final String upgradeId;
+    private final StationRun run;
+    private final MarginsTray tray;
+    private final Map<Station, Node> stations = new EnumMap<>(Station.class);
+    private final HBox whyLine;
+    private final Label why = Ui.label("", "why");
+    private Node shown;
+
+    public UpgradeView(Desk desk, String upgradeId) {
+        this.desk = desk;
+        this.upgradeId = upgradeId;
+        run = new StationRun(desk);
+        tray = new MarginsTray(desk);
+        Hyperlink hide = Ui.id(new Hyperlink("hide"), "hide-why");
+        whyLine = new HBox(8, why, hide);
+        whyLine.getStyleClass().add("why-line");
+        hide.setOnAction(e -> {
+            desk.workshop().setPreference("hide why", "yes");
+            getChildren().remove(whyLine);
+        });
+        getChildren().add(run);
+        if (desk.workshop().preference("hide why").isEmpty()) {
+            getChildren().add(whyLine);
+        }
+        getChildren().add(tray);
+    }
+
+    private Node station(Station s) {
+        return stations.computeIfAbsent(s, k -> switch (k) {
+            case TROUBLE -> new TroubleStation(desk, upgradeId);
+            case MEASURE -> new MeasureStation(desk, upgradeId);
+            case SHAPE -> new ShapeStation(desk, upgradeId);
+            case PRINT -> new PrintStation(desk, upgradeId);
+            case VERDICT -> new VerdictStation(desk, upgradeId);
+        });
+    }
+
+    @Override
+    public void refresh() {
+        if (!(desk.place() instanceof Desk.Place.AtUpgrade at)) {
+            return;
+        }
+        Upgrade u = desk.state().upgrade(upgradeId).orElseThrow();
+        run.refresh(u, at.station());
+        why.setText(at.station().why());
+        Node next = station(at.station());
+        if (next != shown) {
+            getChildren().remove(shown);
+            shown = next;
+            VBox.setVgrow(next, Priority.ALWAYS);
+            // A station takes what the run and the tray leave, never more.
+            ((Region) next).setMinHeight(0);
+            ((Region) next).setPrefHeight(0);
+            getChildren().add(getChildren().indexOf(tray), next);
+        }
+        ((View) next).refresh();
+    }
+
+    @Override
+    public void leave() {
+        tray.leave();
+        stations.values().forEach(n -> ((View) n).leave());
+    }
+}

@@ -1,0 +1,142 @@
+package tinperch.workshop;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import tinperch.workshop.store.StoreFault;
+import tinperch.workshop.store.WorkshopStore;
+
+/**
+ * The open workshop: its state, its edits, undo and redo. Every edit is on disk when {@link #edit} returns, unless the
+ * disk refuses; then the edit stays in memory, {@link #unsaved} says why, and the next edit or {@link #retrySave} tries
+ * again. Used from one thread (the interface's).
+ */
+public final class Workshop implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Workshop.class);
+    private static final int MOST_STEPS = 500;
+
+    private final WorkshopStore store;
+    private final Deque<Step> undo = new ArrayDeque<>();
+    private final Deque<Step> redo = new ArrayDeque<>();
+    private final List<Runnable> listeners = new ArrayList<>();
+    private WorkshopState state;
+    private WorkshopState saved;
+    private String unsaved;
+
+    private record Step(String label, WorkshopState before, WorkshopState after) {}
+
+    public Workshop(WorkshopStore store) {
+        this.store = store;
+        this.state = store.load();
+        this.saved = state;
+    }
+
+    public WorkshopState state() {
+        return state;
+    }
+
+    /** What the owner must know about the file, for example that it is damaged and shown read-only. */
+    public Optional<String> notice() {
+        return store.notice();
+    }
+
+    public boolean isReadOnly() {
+        return store.isReadOnly();
+    }
+
+    /** Why the newest edits are not on disk; empty when they are. */
+    public Optional<String> unsaved() {
+        return Optional.ofNullable(unsaved);
+    }
+
+    /** Called after every change of state. */
+    public void onChange(Runnable listener) {
+        listeners.add(listener);
+    }
+
+    /**
+     * Makes an edit that can be undone.
+     *
+     * @param label what it is called in the undo menu
+     */
+    public void edit(String label, UnaryOperator<WorkshopState> change) {
+        WorkshopState next = change.apply(state);
+        if (next.equals(state)) {
+            return;
+        }
+        undo.push(new Step(label, state, next));
+        if (undo.size() > MOST_STEPS) {
+            undo.removeLast();
+        }
+        redo.clear();
+        become(next);
+    }
+
+    public Optional<String> undoLabel() {
+        return Optional.ofNullable(undo.peek()).map(Step::label);
+    }
+
+    public Optional<String> redoLabel() {
+        return Optional.ofNullable(redo.peek()).map(Step::label);
+    }
+
+    public void undo() {
+        if (!undo.isEmpty()) {
+            Step step = undo.pop();
+            redo.push(step);
+            become(step.before);
+        }
+    }
+
+    public void redo() {
+        if (!redo.isEmpty()) {
+            Step step = redo.pop();
+            undo.push(step);
+            become(step.after);
+        }
+    }
+
+    public void retrySave() {
+        become(state);
+    }
+
+    private void become(WorkshopState next) {
+        state = next;
+        if (!store.isReadOnly()) {
+            try {
+                store.save(saved, next);
+                saved = next;
+                unsaved = null;
+            } catch (StoreFault e) {
+                LOG.warn("An edit could not be written", e);
+                unsaved = e.getMessage();
+            }
+        }
+        List.copyOf(listeners).forEach(Runnable::run);
+    }
+
+    /** A remembered preference of the interface, such as the theme. */
+    public Optional<String> preference(String key) {
+        return store.preference(key);
+    }
+
+    public void setPreference(String key, String value) {
+        if (!store.isReadOnly()) {
+            try {
+                store.setPreference(key, value);
+            } catch (StoreFault e) {
+                LOG.warn("A preference could not be written", e);
+            }
+        }
+    }
+
+    @Override
+    public void close() {
+        store.close();
+    }
+}

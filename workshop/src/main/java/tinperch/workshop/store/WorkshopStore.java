@@ -1,0 +1,267 @@
+package tinperch.workshop.store;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
+import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.JdbiException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.sqlite.SQLiteConfig;
+import org.sqlite.SQLiteDataSource;
+import tinperch.files.json.Json;
+import tinperch.hardware.ScrewDrawer;
+import tinperch.machine.Machine;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
+
+/**
+ * One workshop file. Confirmed edits survive a killed process (write-ahead log, full synchronisation). A damaged file is
+ * never written to: a copy is read as far as it goes and shown read-only.
+ */
+public final class WorkshopStore implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(WorkshopStore.class);
+
+    private final Connection connection;
+    private final Jdbi jdbi;
+    private final FileChannel lock;
+    private final String notice;
+    private final WorkshopState salvaged;
+
+    private WorkshopStore(Connection connection, FileChannel lock, String notice, WorkshopState salvaged) {
+        this.connection = connection;
+        this.jdbi = connection == null ? null : Jdbi.create(connection);
+        this.lock = lock;
+        this.notice = notice;
+        this.salvaged = salvaged;
+    }
+
+    /**
+     * Opens a workshop file, making an empty one when there is none.
+     *
+     * @throws StoreFault when another window has it open or the folder cannot be used
+     */
+    public static WorkshopStore open(Path file) {
+        FileChannel lock = lock(file);
+        try {
+            if (Files.exists(file) && Files.size(file) > 0) {
+                Optional<String> damage = Salvage.damage(file);
+                if (damage.isPresent()) {
+                    return salvage(file, damage.get(), lock);
+                }
+            }
+            SQLiteDataSource source = source(file);
+            try {
+                Flyway.configure().dataSource(source).locations("classpath:tinperch/workshop/migrations")
+                        .loggers("slf4j").load().migrate();
+            } catch (FlywayException e) {
+                LOG.warn("Migration of {} failed", file, e);
+                return salvage(file, "it was made by a newer version or changed by something else", lock);
+            }
+            return new WorkshopStore(source.getConnection(), lock, null, null);
+        } catch (IOException | SQLException e) {
+            throw new StoreFault("The workshop file " + file + " cannot be opened (" + e.getMessage()
+                    + "). Nothing was changed. Check that the folder may be written to.", e);
+        }
+    }
+
+    private static WorkshopStore salvage(Path file, String damage, FileChannel lock) throws IOException {
+        WorkshopState state = Salvage.read(file);
+        String notice = "The workshop file " + file + " is damaged: " + damage + ". It has not been changed. "
+                + "You are looking at what could still be read (" + state.machines().size() + " machines, "
+                + state.upgrades().size() + " upgrades, " + state.revisions().size()
+                + " revisions); edits in this window are not kept. Put a backup in its place, or move the file away to start anew.";
+        return new WorkshopStore(null, lock, notice, state);
+    }
+
+    private static FileChannel lock(Path file) {
+        Path path = file.resolveSibling(file.getFileName() + ".lock");
+        try {
+            Files.createDirectories(file.toAbsolutePath().getParent());
+            FileChannel channel = FileChannel.open(path, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            FileLock held = channel.tryLock();
+            if (held == null) {
+                channel.close();
+                throw new IOException("locked");
+            }
+            return channel;
+        } catch (java.nio.channels.OverlappingFileLockException | IOException e) {
+            if (e instanceof java.nio.file.FileSystemException) {
+                throw new StoreFault("The folder of " + file + " cannot be written to. Nothing was changed. "
+                        + "Choose another folder with TINPERCH_HOME.", e);
+            }
+            throw new StoreFault("This workshop is open in another window. Use that one, or close it first.", e);
+        }
+    }
+
+    static SQLiteDataSource source(Path file) {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+        config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+        config.enforceForeignKeys(true);
+        config.setBusyTimeout(5000);
+        SQLiteDataSource source = new SQLiteDataSource(config);
+        source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
+        return source;
+    }
+
+    public Optional<String> notice() {
+        return Optional.ofNullable(notice);
+    }
+
+    public boolean isReadOnly() {
+        return jdbi == null;
+    }
+
+    /** Everything in the file. */
+    public WorkshopState load() {
+        if (salvaged != null) {
+            return salvaged;
+        }
+        return guarded(() -> jdbi.withHandle(h -> new WorkshopState(
+                h.createQuery("SELECT body FROM machine ORDER BY position").mapTo(String.class)
+                        .map(b -> parse(b, Machine.class)).list(),
+                h.createQuery("SELECT body FROM upgrade ORDER BY position").mapTo(String.class)
+                        .map(b -> parse(b, Upgrade.class)).list(),
+                h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, number").mapTo(String.class)
+                        .map(b -> parse(b, Revision.class)).list(),
+                drawer(h.createQuery("SELECT thread, lengths FROM drawer").mapToMap(String.class).list()))));
+    }
+
+    static <T> T parse(String body, Class<T> type) {
+        try {
+            return Json.read(body, type);
+        } catch (IOException e) {
+            throw new StoreFault("A row of the workshop file cannot be read: " + e.getMessage(), e);
+        }
+    }
+
+    static ScrewDrawer drawer(List<java.util.Map<String, String>> rows) {
+        ScrewDrawer drawer = new ScrewDrawer(java.util.Map.of());
+        for (java.util.Map<String, String> row : rows) {
+            List<Double> lengths = new ArrayList<>();
+            for (String s : row.get("lengths").split(" ")) {
+                if (!s.isBlank()) {
+                    lengths.add(Double.parseDouble(s));
+                }
+            }
+            drawer = drawer.with(row.get("thread"), lengths);
+        }
+        return drawer;
+    }
+
+    /**
+     * Writes what differs between two states, all or nothing.
+     *
+     * @throws StoreFault when the disk refuses
+     */
+    public void save(WorkshopState before, WorkshopState after) {
+        guarded(() -> {
+            jdbi.useTransaction(h -> {
+                for (int i = 0; i < after.machines().size(); i++) {
+                    Machine m = after.machines().get(i);
+                    if (i >= before.machines().size() || before.machines().get(i) != m) {
+                        h.createUpdate("INSERT INTO machine (id, position, body) VALUES (:id, :position, :body) "
+                                        + "ON CONFLICT (id) DO UPDATE SET position = :position, body = :body")
+                                .bind("id", m.id()).bind("position", i).bind("body", Json.text(m)).execute();
+                    }
+                }
+                for (int i = 0; i < after.upgrades().size(); i++) {
+                    Upgrade u = after.upgrades().get(i);
+                    if (i >= before.upgrades().size() || before.upgrades().get(i) != u) {
+                        h.createUpdate("INSERT INTO upgrade (id, machine_id, position, body) "
+                                        + "VALUES (:id, :machine, :position, :body) ON CONFLICT (id) DO UPDATE "
+                                        + "SET machine_id = :machine, position = :position, body = :body")
+                                .bind("id", u.id()).bind("machine", u.machineId()).bind("position", i)
+                                .bind("body", Json.text(u)).execute();
+                    }
+                }
+                for (int i = 0; i < after.revisions().size(); i++) {
+                    Revision r = after.revisions().get(i);
+                    if (i >= before.revisions().size() || before.revisions().get(i) != r) {
+                        h.createUpdate("INSERT INTO revision (upgrade_id, number, kept_at, body) "
+                                        + "VALUES (:upgrade, :number, :at, :body) ON CONFLICT (upgrade_id, number) "
+                                        + "DO UPDATE SET kept_at = :at, body = :body")
+                                .bind("upgrade", r.upgradeId()).bind("number", r.number())
+                                .bind("at", r.keptAt().toString()).bind("body", Json.text(r)).execute();
+                    }
+                }
+                // What is gone from the new state: the undo of adding.
+                for (Revision r : before.revisions()) {
+                    if (after.revisions().stream().noneMatch(
+                            k -> k.number() == r.number() && k.upgradeId().equals(r.upgradeId()))) {
+                        h.execute("DELETE FROM revision WHERE upgrade_id = ? AND number = ?", r.upgradeId(), r.number());
+                    }
+                }
+                for (Upgrade u : before.upgrades()) {
+                    if (after.upgrade(u.id()).isEmpty()) {
+                        h.execute("DELETE FROM upgrade WHERE id = ?", u.id());
+                    }
+                }
+                for (Machine m : before.machines()) {
+                    if (after.machine(m.id()).isEmpty()) {
+                        h.execute("DELETE FROM machine WHERE id = ?", m.id());
+                    }
+                }
+                if (!after.drawer().equals(before.drawer())) {
+                    h.execute("DELETE FROM drawer");
+                    after.drawer().lengthsMm().forEach((thread, lengths) -> h.execute(
+                            "INSERT INTO drawer (thread, lengths) VALUES (?, ?)", thread,
+                            String.join(" ", lengths.stream().map(String::valueOf).toList())));
+                }
+            });
+            return null;
+        });
+    }
+
+    public Optional<String> preference(String name) {
+        if (jdbi == null) {
+            return Optional.empty();
+        }
+        return guarded(() -> jdbi.withHandle(h -> h.createQuery("SELECT value FROM preference WHERE name = :n")
+                .bind("n", name).mapTo(String.class).findFirst()));
+    }
+
+    public void setPreference(String name, String value) {
+        guarded(() -> jdbi.withHandle(h -> h.execute("INSERT INTO preference (name, value) VALUES (?, ?) "
+                + "ON CONFLICT (name) DO UPDATE SET value = excluded.value", name, value)));
+    }
+
+    private static <T> T guarded(Supplier<T> work) {
+        try {
+            return work.get();
+        } catch (JdbiException e) {
+            String cause = String.valueOf(e.getCause() == null ? e.getMessage() : e.getCause().getMessage());
+            String what = cause.contains("FULL") || cause.contains("full") ? "the disk is full"
+                    : cause.contains("READONLY") || cause.contains("readonly") ? "the file may not be written to" : cause;
+            throw new StoreFault("The edit is not on disk: " + what + ". It stays in this window; make room or give the "
+                    + "file back its write permission and try again.", e);
+        }
+    }
+
+    @Override
+    public void close() {
+        try {
+            if (connection != null) {
+                connection.close();
+            }
+            if (lock != null) {
+                lock.close();
+            }
+        } catch (SQLException | IOException e) {
+            LOG.warn("The workshop file did not close cleanly", e);
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** The workshop file: SQLite, migrations, damage. The only room that knows SQL. */
+package tinperch.workshop.store;
