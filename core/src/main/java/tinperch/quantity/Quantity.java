@@ -7,7 +7,7 @@ import java.util.regex.Pattern;
 /** Reads and writes quantities. Decimal comma and point both count; fractions and mixed numbers are read in any unit. */
 public final class Quantity {
     private static final Pattern NUMBER = Pattern.compile(
-            "([+\\-−])?\\s*(?:(\\d{1,9})\\s+(\\d{1,6})/(\\d{1,6})|(\\d{1,6})/(\\d{1,6})|(\\d{0,12}(?:[.,]\\d{0,12})?))\\s*(\\S.*)?");
+            "([+\\-−])?\\s*(?:(\\d{1,9})\\s+(\\d{1,6})/(\\d{1,6})|(\\d{1,6})/(\\d{1,6})|(\\d{0,12}(?:[.,]\\d{0,17})?))\\s*(\\S.*)?");
 
     private Quantity() {}
 

@@ -1,6 +1,7 @@
 package tinperch.workshop;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import tinperch.hardware.HardwareTables;
@@ -10,15 +11,18 @@ import tinperch.upgrade.Revision;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 
-/** Everything a workshop knows, at one moment. An edit makes a new one. */
+/** Everything a workshop knows, at one moment. An edit makes a new one. Revisions stand in order of upgrade and number. */
 public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List<Revision> revisions, ScrewDrawer drawer) {
+    private static final Comparator<Revision> BY_UPGRADE_AND_NUMBER =
+            Comparator.comparing(Revision::upgradeId).thenComparingInt(Revision::number);
+
     public static final WorkshopState EMPTY =
             new WorkshopState(List.of(), List.of(), List.of(), new ScrewDrawer(java.util.Map.of()));
 
     public WorkshopState {
         machines = List.copyOf(machines);
         upgrades = List.copyOf(upgrades);
-        revisions = List.copyOf(revisions);
+        revisions = revisions.stream().sorted(BY_UPGRADE_AND_NUMBER).toList();
     }
 
     public Shop shop() {

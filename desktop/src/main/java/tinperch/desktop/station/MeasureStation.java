@@ -88,14 +88,20 @@ final class MeasureStation extends BorderPane implements View {
         return desk.state().upgrade(upgradeId).orElseThrow();
     }
 
-    /** Roles of the family, or those already measured, or the two a plate needs. */
+    /**
+     * The sheets to show: what the part's family needs and whatever else was measured. Before there is a part, the plate's
+     * two sides are offered unless something of another kind was measured.
+     */
     private Map<String, String> roles() {
         Map<String, String> all = new LinkedHashMap<>();
-        upgrade().part().flatMap(p -> Families.byId(p.familyId())).ifPresent(f -> all.putAll(f.roles()));
-        upgrade().sheets().forEach((r, s) -> all.putIfAbsent(r, s.name()));
-        if (all.isEmpty()) {
-            all.putAll(Families.ALL.get(0).roles());
-        }
+        Map<String, PatternSheet> sheets = upgrade().sheets();
+        Map<String, String> usual = Families.ALL.get(0).roles();
+        upgrade().part().flatMap(p -> Families.byId(p.familyId())).ifPresentOrElse(f -> all.putAll(f.roles()), () -> {
+            if (usual.keySet().containsAll(sheets.keySet())) {
+                all.putAll(usual);
+            }
+        });
+        sheets.forEach((r, s) -> all.putIfAbsent(r, s.name()));
         return all;
     }
 
@@ -240,6 +246,8 @@ final class MeasureStation extends BorderPane implements View {
                 }));
                 chips.getChildren().add(chip);
             }
+            Spread.of(list).filter(s -> s.count() > 1).ifPresent(s -> chips.getChildren().add(
+                    Ui.label("spread " + Quantity.fixed(s.deviationMm(), 2), "reading-spread")));
         }
     }
 

@@ -1,7 +1,6 @@
 package tinperch.files.threemf;
 
 import java.io.BufferedInputStream;
-import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -27,8 +26,6 @@ import tinperch.solid.Mesh;
 public final class ThreeMfFile {
     private static final String CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
     private static final String MODEL_PATH = "3D/3dmodel.model";
-    /** What an unpacked model may weigh: about 4 million triangles. Beyond it a small zip is taken for a bomb. */
-    private static final long MOST_BYTES = 400L << 20;
     private static final int MOST_ENTRIES = 2000;
 
     private ThreeMfFile() {}
@@ -153,7 +150,7 @@ public final class ThreeMfFile {
                     throw new FileFault("The 3MF holds more than " + MOST_ENTRIES + " files; it was left alone.");
                 }
                 if (e.getName().toLowerCase(java.util.Locale.ROOT).endsWith(".model")) {
-                    return parse(new Bounded(zip));
+                    return parse(new BoundedXml(zip));
                 }
             }
         } catch (ZipException | IllegalArgumentException | java.io.EOFException e) {
@@ -262,40 +259,5 @@ public final class ThreeMfFile {
             case "meter" -> 1000;
             default -> throw new FileFault("The 3MF uses an unknown unit “" + unit + "”. Nothing was imported.");
         };
-    }
-
-    /** Stops a small archive from unpacking without end. */
-    private static final class Bounded extends FilterInputStream {
-        private long left = MOST_BYTES;
-
-        Bounded(InputStream in) {
-            super(in);
-        }
-
-        @Override
-        public int read() throws IOException {
-            int b = super.read();
-            count(b < 0 ? 0 : 1);
-            return b;
-        }
-
-        @Override
-        public int read(byte[] b, int off, int len) throws IOException {
-            int n = super.read(b, off, len);
-            count(Math.max(0, n));
-            return n;
-        }
-
-        private void count(int n) throws FileFault {
-            left -= n;
-            if (left < 0) {
-                throw new FileFault("The model inside the 3MF is larger than 400 MB unpacked; it was left alone.");
-            }
-        }
-
-        @Override
-        public void close() {
-            // The zip belongs to the caller.
-        }
     }
 }

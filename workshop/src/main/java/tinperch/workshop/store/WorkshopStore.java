@@ -121,6 +121,11 @@ public final class WorkshopStore implements AutoCloseable {
         return Optional.ofNullable(notice);
     }
 
+    /** The one connection; tests use it to make the disk refuse. */
+    Connection connection() {
+        return connection;
+    }
+
     public boolean isReadOnly() {
         return jdbi == null;
     }

@@ -1,0 +1,140 @@
+package tinperch.solid.view;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import tinperch.solid.Leaf;
+import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Solid;
+import tinperch.solid.Tolerances;
+import tinperch.solid.Vec3;
+import tinperch.solid.kernel.SolidKernel;
+
+public class ViewTest {
+    private static final Leaf BOX = Leaf.extrusion("plate", Profile.rectangle(0, 0, 20, 10), Placement.HERE, 0, 5);
+    private static final Leaf HOLE = Leaf.extrusion("hole", Profile.hole(0, 0, 6, 48), Placement.HERE, -1, 6);
+
+    private static Mesh mesh(Solid s) {
+        return SolidKernel.evaluate(s, Tolerances.USUAL);
+    }
+
+    private static double length(List<HiddenLines.Piece> pieces, boolean visible) {
+        return pieces.stream().filter(p -> p.visible() == visible)
+                .mapToDouble(p -> Math.hypot(p.x1() - p.x0(), p.y1() - p.y0())).sum();
+    }
+
+    @Test
+    public void aBoxHasTwelveSharpEdges() {
+        List<FeatureEdges.Edge> edges = FeatureEdges.of(mesh(BOX));
+        assertEquals(edges.size(), 12);
+        assertTrue(edges.stream().allMatch(FeatureEdges.Edge::sharp));
+    }
+
+    @Test
+    public void facetsOfARoundHoleAreNotSharp() {
+        List<FeatureEdges.Edge> edges = FeatureEdges.of(mesh(BOX.minus(HOLE)));
+        assertEquals(edges.stream().filter(e -> !e.sharp()).count(), 48);
+        assertEquals(edges.stream().filter(FeatureEdges.Edge::sharp).count(), 12 + 96);
+    }
+
+    @Test
+    public void fromAboveABoxIsItsOutline() {
+        Mesh m = mesh(BOX);
+        List<HiddenLines.Piece> top = HiddenLines.of(m, FeatureEdges.of(m), Vec3.X, Vec3.Y);
+        assertEquals(length(top, true), 2 * 60, 1e-9, "upper and lower outline lie on one another");
+        assertTrue(top.stream().allMatch(p -> Math.abs(p.x0()) <= 10 && Math.abs(p.y0()) <= 5));
+    }
+
+    @Test
+    public void aHoleIsHiddenFromTheFrontAndSeenFromAbove() {
+        Mesh m = mesh(BOX.minus(HOLE));
+        List<FeatureEdges.Edge> edges = FeatureEdges.of(m);
+        List<HiddenLines.Piece> front = HiddenLines.of(m, edges, Vec3.X, Vec3.Z);
+        // The two outlines of the hole stand hidden behind the front face, 5 mm each (both halves of the wall: twice).
+        assertTrue(length(front, false) >= 10 - 1e-6, "hidden " + length(front, false));
+        assertTrue(front.stream().filter(HiddenLines.Piece::visible)
+                .allMatch(p -> Math.abs(Math.abs(p.x0()) - 10) < 1e-6 || Math.abs(p.y0()) < 1e-6
+                        || Math.abs(p.y0() - 5) < 1e-6), "only the outline is seen from the front");
+        List<HiddenLines.Piece> top = HiddenLines.of(m, edges, Vec3.X, Vec3.Y);
+        double rim = 48 * 2 * 3 * Math.tan(Math.PI / 48);
+        assertTrue(top.stream().filter(HiddenLines.Piece::visible)
+                .filter(p -> Math.hypot(p.x0(), p.y0()) < 4)
+                .mapToDouble(p -> Math.hypot(p.x1() - p.x0(), p.y1() - p.y0())).sum() >= rim - 1e-6);
+    }
+
+    @Test
+    public void aPostHidesWhatStandsBehindIt() {
+        Leaf post = Leaf.extrusion("post", Profile.rectangle(0, -20, 4, 4), Placement.HERE, 0, 20);
+        Mesh m = mesh(Solid.union(BOX, post));
+        List<HiddenLines.Piece> front = HiddenLines.of(m, FeatureEdges.of(m), Vec3.X, Vec3.Z);
+        assertTrue(front.stream().anyMatch(p -> !p.visible() && Math.abs(p.y0() - 5) < 1e-9 && Math.abs(p.y1() - 5) < 1e-9
+                && Math.max(Math.abs(p.x0()), Math.abs(p.x1())) <= 2 + 1e-9), "the box's upper edge is hidden behind the post");
+        assertTrue(front.stream().anyMatch(p -> p.visible() && Math.abs(p.y0() - 5) < 1e-9 && p.x0() < -3 || p.x1() < -3));
+    }
+
+    @Test
+    public void anEmptyMeshDrawsNothing() {
+        Mesh m = mesh(BOX.minus(Leaf.extrusion("all", Profile.rectangle(0, 0, 40, 40), Placement.HERE, -1, 9)));
+        assertTrue(HiddenLines.of(m, FeatureEdges.of(m), Vec3.X, Vec3.Y).isEmpty());
+    }
+
+    @Test
+    public void theCameraKeepsRightAngles() {
+        Camera c = new Camera(33, 21, Vec3.ZERO, 2);
+        assertEquals(c.right().dot(c.up()), 0, 1e-12);
+        assertEquals(c.up().dot(c.toEye()), 0, 1e-12);
+        assertEquals(c.toEye().length(), 1, 1e-12);
+        assertEquals(new Camera(0, 90, Vec3.ZERO, 1).toEye().z(), 1, 1e-12);
+    }
+
+    @Test
+    public void thePictureShowsThePartWhereItIs() {
+        Mesh m = mesh(BOX.minus(HOLE));
+        Rasteriser r = new Rasteriser();
+        r.draw(m, List.of(), new Camera(0, 90, m.bounds().centre(), 10), 300, 200,
+                new Rasteriser.Paint(0x808080, 0x00FF00, 0, 0, 1), "");
+        assertEquals(r.argb()[0], 0, "background");
+        int filled = 0;
+        for (int p : r.argb()) {
+            filled += p != 0 ? 1 : 0;
+        }
+        // 20 × 10 mm without a 48-sided hole of 6 mm, at 100 px a mm².
+        double expected = (200 - 48 * 9 * Math.tan(Math.PI / 48)) * 100;
+        assertEquals(filled, expected, 0.01 * expected);
+        assertEquals(r.faceAt(150, 100), -1, "one sees through the hole");
+        assertEquals(m.faces().get(r.faceAt(80, 100)).feature(), "plate");
+        assertEquals(r.faceAt(-1, 5), -1);
+        assertEquals(r.faceAt(5, 500), -1);
+    }
+
+    @Test
+    public void aFeatureLightsUp() {
+        Mesh m = mesh(Solid.union(BOX, Leaf.extrusion("boss A", Profile.disc(5, 0, 4, 24), Placement.HERE, 4, 9)));
+        Rasteriser r = new Rasteriser();
+        Rasteriser.Paint paint = new Rasteriser.Paint(0x808080, 0x00FF00, 0, 0, 1);
+        Camera c = new Camera(0, 90, m.bounds().centre(), 10);
+        r.draw(m, List.of(), c, 300, 200, paint, "");
+        int plain = r.argb()[100 * 300 + 200];
+        r.draw(m, List.of(), c, 300, 200, paint, "boss");
+        assertNotEquals(r.argb()[100 * 300 + 200], plain);
+        assertEquals(r.argb()[100 * 300 + 200] & 0xFF0000, 0, "green, no red");
+    }
+
+    @Test
+    public void edgesAreDrawnOnTopOfTheirFaces() {
+        Mesh m = mesh(BOX);
+        Rasteriser r = new Rasteriser();
+        r.draw(m, FeatureEdges.of(m), new Camera(30, 40, m.bounds().centre(), 8), 300, 240,
+                new Rasteriser.Paint(0xFFFFFF, 0, 0x123456, 0, 2), "");
+        int edge = 0;
+        for (int p : r.argb()) {
+            edge += p == 0xFF123456 ? 1 : 0;
+        }
+        assertTrue(edge > 600, "only " + edge + " edge pixels");
+    }
+}

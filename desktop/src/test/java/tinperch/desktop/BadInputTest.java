@@ -1,0 +1,158 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertSame;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import javafx.scene.input.KeyCode;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tinperch.workshop.WorkshopState;
+
+/** Bad input in the real window: a sentence beside the field, the last good state stays. */
+public class BadInputTest extends WindowTest {
+    private static final String BLOWER = "avocet-blower";
+
+    @DataProvider
+    public Object[][] refused() {
+        return new Object[][] {
+            {"field-plate.thickness", "thick", "is not a number"},
+            {"field-plate.thickness", "-4", "goes from 1 mm to 60 mm"},
+            {"field-plate.thickness", "99999", "goes from 1 mm to 60 mm"},
+            {"field-plate.thickness", "", "Type a number"},
+            {"field-plate.width", "40", "beyond the plate's edge"},
+        };
+    }
+
+    @Test(dataProvider = "refused")
+    public void aRefusedValueIsExplainedBesideItsField(String field, String typed, String words) throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        waitForPicture();
+        WorkshopState before = desk.state();
+        Object picture = desk.pictureProperty().get();
+        type(field, typed);
+        assertTrue(complaint(field).contains(words), complaint(field));
+        assertSame(desk.state(), before);
+        assertSame(desk.pictureProperty().get(), picture, "the last good part stays in view");
+        robot.push(KeyCode.ESCAPE);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(complaint(field), "");
+        assertTrue(text(field).endsWith(" mm"), text(field));
+    }
+
+    @Test
+    public void readingsThatCannotBeAreLeftOut() throws Exception {
+        goTo(BLOWER, Station.MEASURE);
+        WorkshopState before = desk.state();
+        type("reading-BD.outside", "abc");
+        assertTrue(text("reading-BD.outside-complaint").contains("is not a number"));
+        type("reading-BD.outside", "-3");
+        assertTrue(text("reading-BD.outside-complaint").contains("larger than zero"));
+        type("reading-AB.outside", "12");
+        assertTrue(text("reading-AB.outside-complaint").contains("Outside must be longer"));
+        assertSame(desk.state(), before);
+        type("reading-BD.outside", "56.6");
+        assertEquals(find("reading-BD.outside-complaint"), null, "a good reading takes the complaint away");
+        assertEquals(text("centre-BD"), "–", "one jaw alone says nothing");
+    }
+
+    @Test
+    public void anEmptySetOfReadingsStopsThePartInWordsAndUndoBringsItBack() throws Exception {
+        goTo(BLOWER, Station.MEASURE);
+        onFx(() -> {
+            desk.workshop().edit("clear", s -> s.with(s.upgrade(BLOWER).orElseThrow().with("tool",
+                    tinperch.measure.PatternSheet.empty("blower flange"))));
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(word("part"), "Stop");
+        goTo(BLOWER, Station.PRINT);
+        press("export-stl");
+        assertTrue(text("export-complaint").contains("no finished part"), text("export-complaint"));
+        click("undo");
+        waitForPicture();
+        assertEquals(word("screw.mount"), "Stop");
+    }
+
+    @Test
+    public void aFolderThatCannotBeWrittenToIsNamedAndAnotherCanBeChosen() throws Exception {
+        goTo(BLOWER, Station.PRINT);
+        waitForPicture();
+        type("export-folder", "/proc/self");
+        press("export-stl");
+        assertTrue(text("export-complaint").contains("was not written"), text("export-complaint"));
+        assertTrue(text("export-complaint").contains("safe"), text("export-complaint"));
+        type("export-folder", folder.resolve("nowhere").toString());
+        press("export-3mf");
+        assertTrue(text("export-complaint").contains("is not there"), text("export-complaint"));
+        type("export-folder", folder.toString());
+        press("export-3mf");
+        assertEquals(text("export-complaint"), "");
+        assertTrue(text("notice-text").startsWith("Written: "), text("notice-text"));
+    }
+
+    @Test
+    public void aRevisionIsNotKeptWithoutAReason() throws Exception {
+        goTo(BLOWER, Station.PRINT);
+        press("keep");
+        assertTrue(text("reason-complaint").contains("Give the reason"), text("reason-complaint"));
+        assertEquals(desk.state().revisionsOf(BLOWER).size(), 4);
+    }
+
+    @Test
+    public void aDamagedFileOpensReadOnlyWithAnExplanation() throws Exception {
+        close();
+        byte[] junk = "This is not a workshop. ".repeat(400).getBytes(StandardCharsets.UTF_8);
+        for (String end : new String[] {"-wal", "-shm"}) {
+            Files.deleteIfExists(folder.resolve("workshop.db" + end));
+        }
+        Files.write(folder.resolve("workshop.db"), junk);
+        open();
+        assertTrue(text("notice-text").contains("has not been changed"), text("notice-text"));
+        robot.push(KeyCode.CONTROL, KeyCode.M);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(Files.readAllBytes(folder.resolve("workshop.db")), junk);
+        click("notice-away");
+        assertEquals(find("notice-text"), null);
+    }
+
+    @Test
+    public void noNamesAreLost() throws Exception {
+        goTo(BLOWER, Station.TROUBLE);
+        type("upgrade-name", "  ");
+        assertTrue(complaint("upgrade-name").contains("needs a name"));
+        type("upgrade-name", "Blower carriage, second try");
+        assertEquals(upgrade(BLOWER).name(), "Blower carriage, second try");
+        type("baseline-value", "1,9 mm");
+        assertEquals(upgrade(BLOWER).trouble().baselineValue(), "1,9 mm");
+        assertTrue(text("state-trouble").contains("1,9 mm"));
+        goTo(BLOWER, Station.SHAPE);
+        type("part-name", "");
+        assertTrue(complaint("part-name").contains("needs a name"));
+        type("part-name", "Carriage <2> \"new\"");
+        assertEquals(upgrade(BLOWER).part().orElseThrow().name(), "Carriage <2> \"new\"");
+    }
+
+    @Test
+    public void typingInAFieldKeepsCtrlZToItself() throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        type("field-plate.thickness", "9");
+        onFx(() -> {
+            ((javafx.scene.control.TextField) find("field-plate.width")).requestFocus();
+            return null;
+        });
+        robot.write("1");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(upgrade(BLOWER).part().orElseThrow().values().number("plate.thickness"), 9.0);
+        robot.push(KeyCode.ESCAPE);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(upgrade(BLOWER).part().orElseThrow().values().number("plate.thickness"), 8.0);
+        assertFalse(desk.workshop().redoLabel().isEmpty());
+    }
+}

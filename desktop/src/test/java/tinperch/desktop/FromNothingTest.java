@@ -1,0 +1,100 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.machine.Machine;
+
+/** A new owner with an empty workshop gets to a printable part by keyboard and mouse alone. */
+public class FromNothingTest extends WindowTest {
+    @Override
+    protected boolean demo() {
+        return false;
+    }
+
+    @Test
+    public void fromAnEmptyWorkshopToAFile() throws Exception {
+        click("welcome-add");
+        type("machine-name", "Kittiwake");
+        type("usable-x", "180");
+        assertEquals(desk.state().machines().get(0).name(), "Kittiwake");
+        assertEquals(desk.state().machines().get(0).usableMm().x(), 180.0);
+        robot.push(KeyCode.CONTROL, KeyCode.N);
+        type("upgrade-name", "Probe holder");
+        String id = desk.state().upgrades().get(0).id();
+        assertEquals(upgrade(id).name(), "Probe holder");
+
+        robot.push(KeyCode.F3);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(((Button) need("family-tool-carriage-plate")).isDisabled(), "nothing is measured yet");
+        click("go-measure");
+        for (Map.Entry<String, String[]> e : Map.of("mount", new String[] {"43.3", "36.7", "33.3", "26.7"}, "tool",
+                new String[] {"23.2", "16.8", "23.2", "16.8"}).entrySet()) {
+            onFx(() -> {
+                ((javafx.scene.control.ToggleButton) find("sheet-" + e.getKey())).fire();
+                return null;
+            });
+            WaitForAsyncUtils.waitForFxEvents();
+            type("reading-AB.outside", e.getValue()[0]);
+            type("reading-AB.inside", e.getValue()[1]);
+            type("reading-AD.outside", e.getValue()[2]);
+            type("reading-AD.inside", e.getValue()[3]);
+        }
+        assertEquals(text("centre-AB").substring(0, 2).length(), 2);
+        robot.push(KeyCode.F3);
+        WaitForAsyncUtils.waitForFxEvents();
+        click("family-tool-carriage-plate");
+        waitForPicture();
+        assertTrue(upgrade(id).part().isPresent());
+        assertTrue(desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("pattern.square")),
+                "an unread diagonal is pointed at");
+        robot.push(KeyCode.F4);
+        waitForPicture();
+        type("export-folder", folder.toString());
+        press("export-3mf");
+        assertTrue(Files.exists(folder.resolve("Probe holder R1.3mf")), text("export-complaint"));
+    }
+
+
+    @Test
+    public void undoOfTheFirstMachineLeadsBackToTheBeginning() throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.M);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(desk.state().machines().size(), 1);
+        click("undo");
+        need("welcome-add");
+        assertEquals(desk.state().machines().size(), 0);
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        need("machine-name");
+    }
+
+    @Test
+    public void aMachinesStateAndMaterialsAreSetOnItsSheet() throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.M);
+        WaitForAsyncUtils.waitForFxEvents();
+        click("material-PLA");
+        assertEquals(desk.state().machines().get(0).materials(), java.util.List.of("PETG"));
+        click("heated-bed");
+        assertEquals(desk.state().machines().get(0).heatedBed(), false);
+        type("machine-note", "nozzle clogged");
+        assertEquals(desk.state().machines().get(0).stateNote(), "nozzle clogged");
+        onFx(() -> {
+            @SuppressWarnings("unchecked")
+            javafx.scene.control.ComboBox<Machine.State> box =
+                    (javafx.scene.control.ComboBox<Machine.State>) find("machine-state");
+            box.setValue(Machine.State.WAITING);
+            return null;
+        });
+        assertEquals(desk.state().machines().get(0).state(), Machine.State.WAITING);
+        type("usable-z", "-5");
+        assertTrue(complaint("usable-z").contains("the old value stays"), complaint("usable-z"));
+        type("machine-name", "");
+        assertTrue(complaint("machine-name").contains("needs a name"), complaint("machine-name"));
+    }
+}

@@ -1,0 +1,95 @@
+package tinperch.desktop;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tinperch.check.Check;
+import tinperch.part.PartFamily;
+
+/** The rules of the house: who may know whom. */
+public class HouseRulesTest {
+    private static final String[] CORE = {"tinperch.quantity..", "tinperch.solid..", "tinperch.hardware..",
+        "tinperch.material..", "tinperch.measure..", "tinperch.machine..", "tinperch.part..", "tinperch.check..",
+        "tinperch.upgrade.."};
+    private JavaClasses house;
+
+    @BeforeClass
+    public void read() {
+        house = new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+                .importPackages("tinperch");
+    }
+
+    @Test
+    public void coreKnowsNoInterfaceNoFilesNoDatabaseNoThreads() {
+        noClasses().that().resideInAnyPackage(CORE).should().dependOnClassesThat().resideInAnyPackage(
+                "javafx..", "java.sql..", "java.nio.file..", "java.util.concurrent..", "javax.swing..", "java.awt..",
+                "org.jdbi..", "org.sqlite..", "com.fasterxml.jackson.databind.node..", "tinperch.files..",
+                "tinperch.workshop..", "tinperch.desktop..").check(house);
+        noClasses().that().resideInAnyPackage(CORE).should().dependOnClassesThat().haveFullyQualifiedName("java.io.File")
+                .orShould().dependOnClassesThat().haveFullyQualifiedName("java.io.FileInputStream")
+                .orShould().dependOnClassesThat().haveFullyQualifiedName("java.lang.Thread").check(house);
+    }
+
+    @Test
+    public void filesKnowNeitherInterfaceNorDatabase() {
+        noClasses().that().resideInAPackage("tinperch.files..").should().dependOnClassesThat().resideInAnyPackage(
+                "javafx..", "java.sql..", "org.jdbi..", "tinperch.workshop..", "tinperch.desktop..").check(house);
+    }
+
+    @Test
+    public void theWorkshopKnowsNoInterface() {
+        noClasses().that().resideInAPackage("tinperch.workshop..").should().dependOnClassesThat().resideInAnyPackage(
+                "javafx..", "tinperch.desktop..").check(house);
+    }
+
+    @Test
+    public void onlyTheWorkshopTouchesTheDatabase() {
+        noClasses().that().resideOutsideOfPackage("tinperch.workshop.store..").should().dependOnClassesThat()
+                .resideInAnyPackage("java.sql..", "org.jdbi..", "org.sqlite..", "org.flywaydb..").check(house);
+    }
+
+    @Test
+    public void packagesRunInNoCircle() {
+        slices().matching("tinperch.(*)..").should().beFreeOfCycles().check(
+                new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages(
+                        "tinperch.quantity", "tinperch.solid", "tinperch.hardware", "tinperch.material", "tinperch.measure",
+                        "tinperch.machine", "tinperch.part", "tinperch.check", "tinperch.upgrade", "tinperch.files",
+                        "tinperch.workshop"));
+        slices().matching("tinperch.solid.(**)").should().beFreeOfCycles().check(house);
+    }
+
+    @Test
+    public void checksDoNotKnowEachOther() {
+        neverKnowEachOther(Check.class);
+    }
+
+    @Test
+    public void familiesDoNotKnowEachOther() {
+        neverKnowEachOther(PartFamily.class);
+    }
+
+    private void neverKnowEachOther(Class<?> kind) {
+        for (JavaClass one : house) {
+            if (one.isAssignableTo(kind) && !one.isInterface()) {
+                classes().that(DescribedPredicate.describe("are another " + kind.getSimpleName(),
+                        c -> c.isAssignableTo(kind) && !c.isInterface() && !c.equals(one)))
+                        .should().onlyDependOnClassesThat(DescribedPredicate.describe("are not " + one.getSimpleName(),
+                                c -> !c.equals(one))).allowEmptyShould(true).check(house);
+            }
+        }
+    }
+
+    @Test
+    public void theKernelHasOneDoor() {
+        classes().that().resideInAPackage("tinperch.solid.kernel").and().haveSimpleNameNotEndingWith("SolidKernel")
+                .and().haveSimpleNameNotContaining("package-info").should().notBePublic().check(house);
+    }
+}

@@ -1,0 +1,197 @@
+package tinperch.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.Objects;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeMethod;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.Workshop;
+
+/** Opens the real window for every test and drives it by mouse and keyboard. */
+public abstract class WindowTest {
+    protected final FxRobot robot = new FxRobot();
+    protected Path folder;
+    protected Desk desk;
+    protected Stage stage;
+
+    /** Whether the demo is to be there; else an empty workshop. */
+    protected boolean demo() {
+        return true;
+    }
+
+    @BeforeMethod
+    public void openWindow() throws Exception {
+        folder = Files.createTempDirectory("tinperch-window");
+        FxToolkit.registerPrimaryStage();
+        open();
+    }
+
+    protected void open() throws Exception {
+        onFx(() -> {
+            Workshop workshop = TinPerchApp.openWorkshop(folder.resolve("workshop.db"), demo());
+            desk = new Desk(workshop);
+            stage = new Stage();
+            TinPerchApp.show(stage, desk, 1280, 800);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected void close() throws Exception {
+        onFx(() -> {
+            stage.hide();
+            desk.close();
+            return null;
+        });
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void closeWindow() throws Exception {
+        if (stage != null) {
+            close();
+        }
+        try (var all = Files.walk(folder)) {
+            for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
+                Files.deleteIfExists(p);
+            }
+        } catch (IOException e) {
+            // A leftover in the system's own temporary folder harms nobody.
+        }
+    }
+
+    protected static <T> T onFx(Callable<T> work) throws Exception {
+        return WaitForAsyncUtils.asyncFx(work).get(30, TimeUnit.SECONDS);
+    }
+
+    /** The node with an id, or null. Ids hold dots, so this is not a style selector. */
+    protected Node find(String id) {
+        return search(stage.getScene().getRoot(), id);
+    }
+
+    private static Node search(Node n, String id) {
+        if (id.equals(n.getId())) {
+            return n;
+        }
+        if (n instanceof Parent p) {
+            for (Node c : p.getChildrenUnmodifiable()) {
+                Node found = search(c, id);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
+    }
+
+    protected Node need(String id) {
+        waitFor(() -> find(id) != null, "no " + id + " in the window");
+        return Objects.requireNonNull(find(id));
+    }
+
+    protected String text(String id) {
+        Node n = need(id);
+        return n instanceof Labeled l ? l.getText() : ((TextInputControl) n).getText();
+    }
+
+    protected void click(String id) {
+        Node n = need(id);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.clickOn(n);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Fires a button that may lie outside what is scrolled into view. */
+    protected void press(String id) throws Exception {
+        Node n = need(id);
+        onFx(() -> {
+            ((Button) n).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    /** Puts the focus into a field, replaces its text by typing, presses Enter. */
+    protected void type(String id, String text) throws Exception {
+        TextInputControl n = (TextInputControl) need(id);
+        onFx(() -> {
+            n.requestFocus();
+            n.selectAll();
+            return null;
+        });
+        if (text.isEmpty()) {
+            robot.push(KeyCode.DELETE);
+        } else {
+            robot.write(text);
+        }
+        robot.push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected void choose(String id, String value) throws Exception {
+        @SuppressWarnings("unchecked")
+        ComboBox<String> box = (ComboBox<String>) need(id);
+        onFx(() -> {
+            box.setValue(value);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected String complaint(String fieldId) {
+        Node n = need(fieldId + "-complaint");
+        return n.isVisible() ? ((Label) n).getText() : "";
+    }
+
+    protected void goTo(String upgradeId, Station station) throws Exception {
+        onFx(() -> {
+            desk.goTo(desk.state().upgrade(upgradeId).orElseThrow(), station);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    protected Upgrade upgrade(String id) {
+        return desk.state().upgrade(id).orElseThrow();
+    }
+
+    protected void waitFor(BooleanSupplier condition, String otherwise) {
+        try {
+            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> onFx(condition::getAsBoolean));
+        } catch (TimeoutException e) {
+            throw new AssertionError(otherwise, e);
+        }
+    }
+
+    /** Waits until the part shown is that of the current values. */
+    protected void waitForPicture() {
+        waitFor(() -> desk.pictureProperty().get() != null && desk.assessmentProperty().get().form().isPresent()
+                && desk.pictureProperty().get().form() == desk.assessmentProperty().get().form().get(), "no picture came");
+    }
+
+    /** What the first word of a finding's row says. */
+    protected String word(String findingId) {
+        Parent row = (Parent) need("finding-" + findingId);
+        return row.getChildrenUnmodifiable().stream().filter(n -> n.getStyleClass().contains("word"))
+                .map(n -> ((Labeled) n).getText()).findFirst().orElse("");
+    }
+
+}

@@ -1,0 +1,229 @@
+package tinperch.workshop.store;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotNull;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Random;
+import org.testng.annotations.Test;
+import tinperch.hardware.ScrewDrawer;
+import tinperch.workshop.TempFolder;
+import tinperch.workshop.Workshop;
+import tinperch.workshop.WorkshopState;
+import tinperch.workshop.demo.DemoWorkshop;
+import tinperch.workshop.edit.PartEdits;
+
+public class WorkshopStoreTest extends TempFolder {
+    private Path file() {
+        return folder.resolve("shop").resolve("workshop.db");
+    }
+
+    private void fill() {
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            s.save(WorkshopState.EMPTY, DemoWorkshop.state());
+        }
+    }
+
+    @Test
+    public void anEmptyFileIsMigratedAndEmpty() throws IOException {
+        Files.createDirectories(file().getParent());
+        Files.createFile(file());
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertEquals(s.load(), WorkshopState.EMPTY);
+            assertTrue(s.notice().isEmpty());
+        }
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertEquals(s.load(), WorkshopState.EMPTY, "opening twice migrates once");
+        }
+    }
+
+    @Test
+    public void whatIsSavedIsLoaded() {
+        fill();
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertEquals(s.load(), DemoWorkshop.state());
+            WorkshopState fewer = s.load().with(new ScrewDrawer(java.util.Map.of("M3", List.of(10d))));
+            s.save(s.load(), fewer);
+            assertEquals(s.load(), fewer);
+        }
+    }
+
+    @Test
+    public void aSecondWindowIsToldInsteadOfLosingEdits() {
+        fill();
+        try (WorkshopStore first = WorkshopStore.open(file())) {
+            assertNotNull(first);
+            StoreFault e = expectThrows(StoreFault.class, () -> WorkshopStore.open(file()));
+            assertTrue(e.getMessage().contains("another window"), e.getMessage());
+        }
+        WorkshopStore.open(file()).close();
+    }
+
+    @Test
+    public void confirmedEditsSurviveAKilledProcess() throws Exception {
+        Process child = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp",
+                System.getProperty("java.class.path"), Editor.class.getName(), file().toString())
+                .redirectError(ProcessBuilder.Redirect.DISCARD).start();
+        int confirmed = 0;
+        try (BufferedReader out = new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                if (line.startsWith("confirmed ")) {
+                    confirmed = Integer.parseInt(line.substring(10));
+                }
+                if (confirmed == 25) {
+                    child.destroyForcibly().waitFor();
+                    break;
+                }
+            }
+        } catch (IOException pipeClosedByTheKill) {
+            // What was read before counts.
+        }
+        assertEquals(confirmed, 25);
+        try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
+            assertTrue(w.notice().isEmpty(), w.notice().toString());
+            double thickness = w.state().upgrade("avocet-blower").orElseThrow().part().orElseThrow().values()
+                    .number("plate.thickness");
+            assertTrue(thickness >= 8 + 0.1 * 25 - 1e-9, "edit 25 was confirmed but the file says " + thickness);
+        }
+    }
+
+    /** Edits without end and says which edit is confirmed; ended by force. */
+    public static final class Editor {
+        public static void main(String[] args) {
+            WorkshopStore store = WorkshopStore.open(Path.of(args[0]));
+            store.save(WorkshopState.EMPTY, DemoWorkshop.state());
+            Workshop w = new Workshop(store);
+            for (int i = 1; i < 500; i++) {
+                PartEdits.set(w, "avocet-blower", "plate.thickness", String.valueOf(Math.round(80 + i) / 10.0));
+                System.out.println("confirmed " + i);
+                System.out.flush();
+            }
+        }
+    }
+
+    @Test
+    public void aFileThatIsNoneOfOursIsLeftAlone() throws IOException {
+        Files.createDirectories(file().getParent());
+        byte[] text = "Dear diary, today I printed a bracket. ".repeat(200).getBytes(StandardCharsets.UTF_8);
+        Files.write(file(), text);
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertTrue(s.isReadOnly());
+            assertTrue(s.notice().orElseThrow().contains("has not been changed"), s.notice().get());
+            assertEquals(s.load(), WorkshopState.EMPTY);
+        }
+        assertEquals(Files.readAllBytes(file()), text);
+    }
+
+    @Test
+    public void aDamagedFileIsReadAsFarAsItGoesAndNeverWritten() throws IOException {
+        fill();
+        byte[] sound = Files.readAllBytes(file());
+        Random r = new Random(12);
+        int someRead = 0;
+        for (int n = 0; n < 25; n++) {
+            byte[] broken = sound.clone();
+            int at = 4096 + r.nextInt(broken.length - 4096 - 512);
+            for (int i = 0; i < 512; i++) {
+                broken[at + i] = (byte) r.nextInt(256);
+            }
+            Files.write(file(), broken);
+            try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
+                if (w.isReadOnly()) {
+                    assertTrue(w.notice().orElseThrow().contains("damaged"), w.notice().get());
+                    someRead += w.state().machines().isEmpty() ? 0 : 1;
+                    w.edit("try", s -> s.with(new ScrewDrawer(java.util.Map.of("M3", List.of(5d)))));
+                    assertEquals(w.state().drawer().lengths("M3"), List.of(5d), "edits stay in the window");
+                }
+                w.setPreference("x", "y");
+            }
+            if (readOnlyFor(broken)) {
+                assertEquals(Files.readAllBytes(file()), broken, "the damaged file is untouched");
+            }
+            Files.write(file(), sound);
+            Files.deleteIfExists(file().resolveSibling("workshop.db-wal"));
+            Files.deleteIfExists(file().resolveSibling("workshop.db-shm"));
+        }
+        assertTrue(someRead > 3, "something could be read " + someRead + " times");
+    }
+
+    private boolean readOnlyFor(byte[] broken) throws IOException {
+        Path copy = folder.resolve("probe.db");
+        Files.write(copy, broken);
+        return Salvage.damage(copy).isPresent();
+    }
+
+    @Test
+    public void aSingleUnreadableRecordDoesNotTakeTheOthersAlong() throws Exception {
+        fill();
+        try (Connection c = WorkshopStore.source(file()).getConnection(); Statement s = c.createStatement()) {
+            s.executeUpdate("UPDATE upgrade SET body = '{broken' WHERE id = 'ruff-tension'");
+        }
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertTrue(s.isReadOnly());
+            assertEquals(s.load().machines().size(), 4);
+            assertEquals(s.load().upgrades().size(), 6);
+            assertTrue(s.notice().orElseThrow().contains("1 of its records cannot be read"), s.notice().get());
+        }
+    }
+
+    @Test
+    public void aFileFromANewerVersionIsShownReadOnly() throws Exception {
+        fill();
+        try (Connection c = WorkshopStore.source(file()).getConnection(); Statement s = c.createStatement()) {
+            s.executeUpdate("UPDATE flyway_schema_history SET checksum = 42");
+        }
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertTrue(s.isReadOnly());
+            assertEquals(s.load().upgrades().size(), 7);
+        }
+    }
+
+    @Test
+    public void aFullDiskKeepsTheEditInTheWindowAndTriesAgain() throws Exception {
+        fill();
+        WorkshopStore store = WorkshopStore.open(file());
+        try (Workshop w = new Workshop(store)) {
+            pages(store, "PRAGMA max_page_count = 1");
+            String longText = "x".repeat(400_000);
+            w.edit("long note", s -> s.with(s.upgrades().get(0).named(longText)));
+            assertTrue(w.unsaved().orElseThrow().contains("the disk is full"), w.unsaved().toString());
+            assertEquals(w.state().upgrades().get(0).name(), longText, "nothing is lost");
+            pages(store, "PRAGMA max_page_count = 100000");
+            w.retrySave();
+            assertTrue(w.unsaved().isEmpty());
+        }
+        try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
+            assertEquals(w.state().upgrades().get(0).name().length(), 400_000);
+        }
+    }
+
+    private static void pages(WorkshopStore store, String pragma) throws SQLException {
+        try (Statement s = store.connection().createStatement()) {
+            s.execute(pragma);
+        }
+    }
+
+    @Test
+    public void aFolderThatCannotBeMadeIsSaid() {
+        StoreFault e = expectThrows(StoreFault.class, () -> WorkshopStore.open(Path.of("/proc/self/none/workshop.db")));
+        assertTrue(e.getMessage().contains("TINPERCH_HOME") || e.getMessage().contains("cannot"), e.getMessage());
+    }
+
+    @Test
+    public void theDataFolderIsTheSystems() {
+        assertFalse(DataFolder.path().toString().isEmpty());
+        assertTrue(DataFolder.path().isAbsolute() || System.getenv("TINPERCH_HOME") != null);
+    }
+}
