@@ -1,0 +1,2 @@
+/** Timings, run by {@code ./tinperch bench}; never part of the test run. */
+package tinperch.benchmarks;
