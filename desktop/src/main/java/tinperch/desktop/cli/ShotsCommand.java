@@ -23,10 +23,13 @@ public final class ShotsCommand implements Callable<Integer> {
     @CommandLine.Option(names = "--long-names", description = "a long name in every field")
     private boolean longNames;
 
+    @CommandLine.Option(names = "--all", description = "closer looks too, not only the main views")
+    private boolean all;
+
     @Override
     public Integer call() {
         String[] wh = size.split("x");
         return tinperch.desktop.shots.Shots.run(out, Integer.parseInt(wh[0]), Integer.parseInt(wh[1]),
-                only == null ? "" : only, dark, longNames);
+                only == null ? "" : only, dark, longNames, all);
     }
 }

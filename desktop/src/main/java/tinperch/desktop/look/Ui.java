@@ -28,6 +28,12 @@ public final class Ui {
         return l;
     }
 
+    /** The same node, never narrower than what it says: dates, marks, numbers. */
+    public static <T extends Region> T whole(T node) {
+        node.setMinWidth(Region.USE_PREF_SIZE);
+        return node;
+    }
+
     public static FontIcon icon(String code) {
         FontIcon icon = new FontIcon(code);
         icon.getStyleClass().add("icon");

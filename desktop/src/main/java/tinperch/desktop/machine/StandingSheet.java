@@ -256,10 +256,11 @@ public final class StandingSheet extends ScrollPane implements View {
                 .sorted((a, b) -> b.keptAt().compareTo(a.keptAt())).limit(8).toList();
         int row = 0;
         for (Revision r : newest) {
-            lately.addRow(row++, Ui.label(r.keptAt().format(DAY), "faint"), Ui.label(r.mark(), "strong"),
-                    Ui.label(desk.state().upgrade(r.upgradeId()).orElseThrow().name()),
-                    Ui.label(Quantity.show(r.life().hours(), Unit.HOURS) + ", " + r.life().end().label().toLowerCase(
-                            java.util.Locale.ROOT)),
+            Label of = Ui.label(desk.state().upgrade(r.upgradeId()).orElseThrow().name());
+            of.setMaxWidth(240);
+            lately.addRow(row++, Ui.whole(Ui.label(r.keptAt().format(DAY), "faint")), Ui.whole(Ui.label(r.mark(), "strong")), of,
+                    Ui.whole(Ui.label(Quantity.show(r.life().hours(), Unit.HOURS) + ", "
+                            + r.life().end().label().toLowerCase(java.util.Locale.ROOT))),
                     Ui.label(r.life().note().isEmpty() ? r.reason() : r.life().note(), "faint"));
         }
         if (newest.isEmpty()) {

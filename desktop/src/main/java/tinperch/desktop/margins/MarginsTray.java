@@ -29,6 +29,8 @@ import tinperch.upgrade.Assessment;
 
 /** The findings of the upgrade looked at, tightest first; in view on every station. */
 public final class MarginsTray extends VBox {
+    private static final double REMEDY_WIDTH = 270;
+
     private static final PseudoClass EMPTY = PseudoClass.getPseudoClass("empty");
 
     private final Desk desk;
@@ -104,8 +106,9 @@ public final class MarginsTray extends VBox {
         what.setPrefWidth(360);
         ColumnConstraints bar = new ColumnConstraints(200);
         ColumnConstraints remedies = new ColumnConstraints();
-        remedies.setPrefWidth(280);
-        remedies.setMinWidth(150);
+        remedies.setPrefWidth(REMEDY_WIDTH);
+        remedies.setMaxWidth(REMEDY_WIDTH);
+        remedies.setMinWidth(REMEDY_WIDTH);
         g.getColumnConstraints().addAll(badge, what, bar, remedies);
         VBox text = new VBox(1, Ui.text(f.what(), "finding-what"), Ui.text(f.why(), "finding-why"));
         g.add(new WordBadge(f.word()), 0, 0);
@@ -120,7 +123,7 @@ public final class MarginsTray extends VBox {
         buttons.setAlignment(Pos.CENTER_LEFT);
         for (int i = 0; i < f.remedies().size(); i++) {
             Button b = remedy(f.remedies().get(i), "remedy-" + f.id() + "-" + i);
-            b.maxWidthProperty().bind(buttons.widthProperty());
+            b.setMaxWidth(REMEDY_WIDTH);
             buttons.getChildren().add(b);
         }
         g.add(buttons, 3, 0);
@@ -133,6 +136,7 @@ public final class MarginsTray extends VBox {
 
     private Button remedy(Remedy r, String id) {
         Button b = Ui.id(new Button(r.label()), id);
+        Ui.tip(b, r.label());
         b.getStyleClass().add("remedy");
         b.setOnAction(e -> desk.apply(r));
         b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? r : null));

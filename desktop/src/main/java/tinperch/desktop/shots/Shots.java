@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
@@ -23,29 +24,33 @@ import tinperch.desktop.TinPerchApp;
 import tinperch.part.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
+import tinperch.workshop.WorkshopState;
 
 /** Walks the demo workshop through its main views and writes a PNG of each. */
 public final class Shots {
     private final Path out;
     private final String only;
     private final boolean longNames;
+    private final boolean all;
     private final Deque<Step> steps = new ArrayDeque<>();
     private final CountDownLatch done = new CountDownLatch(1);
     private Desk desk;
     private Stage stage;
     private int written;
 
-    private record Step(String name, Runnable prepare) {}
+    private record Step(String name, Runnable prepare, boolean wanted) {}
 
-    private Shots(Path out, String only, boolean longNames) {
+    private Shots(Path out, String only, boolean longNames, boolean all) {
+        this.all = all;
         this.out = out;
         this.only = only;
         this.longNames = longNames;
     }
 
     /** Writes the pictures; returns 0, or 1 when none could be written. */
-    public static int run(Path out, int width, int height, String only, boolean dark, boolean longNames) {
-        Shots shots = new Shots(out, only, longNames);
+    public static int run(Path out, int width, int height, String only, boolean dark, boolean longNames,
+            boolean all) {
+        Shots shots = new Shots(out, only, longNames, all);
         try {
             Files.createDirectories(out);
             Path file = Files.createTempDirectory("tinperch-shots").resolve("demo.db");
@@ -75,32 +80,41 @@ public final class Shots {
         step("standing-sheet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
-        step("measure-focus", () -> focus("#reading-BD.outside"));
+        detail("measure-focus", () -> focus("#reading-BD.outside"));
         step("measure-uprights", () -> desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.MEASURE));
         step("shape", () -> desk.goTo(blower, Station.SHAPE));
-        step("shape-preview", () -> focus("#remedy-screw.mount-1"));
-        step("shape-fields", () -> ((Button) find("#card-holds-tool-side")).fire());
+        detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
+        detail("shape-fields", () -> ((Button) find("#card-holds-tool-side")).fire());
         step("shape-wrong", this::typeWrong);
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
-        step("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
-        step("no-part", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
+        detail("no-part", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
         step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
-        step("welcome", () -> desk.placeProperty().set(new Desk.Place.Nowhere()));
-        step("finder", () -> {
+        detail("finder", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((Button) find("#find")).fire();
         });
         step("shape-dark", () -> {
-            stage.getScene().getRoot().requestFocus();
+            List.copyOf(javafx.stage.Window.getWindows()).stream().filter(w -> w != stage).forEach(javafx.stage.Window::hide);
             desk.theme().setDark(true);
             desk.goTo(blower, Station.SHAPE);
+        });
+        step("welcome", () -> {
+            desk.theme().setDark(dark);
+            desk.workshop().edit("everything is put away", s -> WorkshopState.EMPTY);
+            desk.placeProperty().set(new Desk.Place.Nowhere());
         });
         next();
     }
 
     private void step(String name, Runnable prepare) {
-        steps.add(new Step(name, prepare));
+        steps.add(new Step(name, prepare, true));
+    }
+
+    /** A view for a closer look, written only when all are asked for. */
+    private void detail(String name, Runnable prepare) {
+        steps.add(new Step(name, prepare, all));
     }
 
     private Node find(String id) {
@@ -169,7 +183,7 @@ public final class Shots {
         }
         javafx.animation.PauseTransition settle = new javafx.animation.PauseTransition(Duration.millis(700));
         settle.setOnFinished(e -> Platform.runLater(() -> {
-            if (s.name.contains(only)) {
+            if (s.wanted && s.name.contains(only)) {
                 write(s.name);
             }
             next();
