@@ -27,6 +27,13 @@ public record Bounds(Vec3 min, Vec3 max) {
         return min.plus(max).times(0.5);
     }
 
+    /** The smallest box that holds both. */
+    public Bounds with(Bounds o) {
+        return new Bounds(
+                new Vec3(Math.min(min.x(), o.min.x()), Math.min(min.y(), o.min.y()), Math.min(min.z(), o.min.z())),
+                new Vec3(Math.max(max.x(), o.max.x()), Math.max(max.y(), o.max.y()), Math.max(max.z(), o.max.z())));
+    }
+
     public boolean overlaps(Bounds o, double slackMm) {
         return min.x() <= o.max.x() + slackMm && o.min.x() <= max.x() + slackMm
                 && min.y() <= o.max.y() + slackMm && o.min.y() <= max.y() + slackMm

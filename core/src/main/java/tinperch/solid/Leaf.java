@@ -17,16 +17,21 @@ public final class Leaf implements Solid {
      */
     public record Face(int[][] rings, Vec3 normal, double offset) {}
 
+    /** Corners farther than this from their face's plane make it not flat. */
+    private static final double FLAT_MM = 1e-7;
+
     private final String feature;
     private final double[] xyz;
     private final List<Face> faces;
     private final Bounds bounds;
+    private final LeafEdges edges;
 
-    private Leaf(String feature, double[] xyz, List<Face> faces) {
+    private Leaf(String feature, double[] xyz, List<Face> faces, LeafEdges edges) {
         this.feature = feature;
         this.xyz = xyz;
         this.faces = List.copyOf(faces);
         this.bounds = Bounds.of(xyz);
+        this.edges = edges;
     }
 
     /**
@@ -35,7 +40,7 @@ public final class Leaf implements Solid {
      * @param feature the name findings will use
      * @param xyz corner coordinates, x, y, z triples, mm
      * @param faceRings for each face its rings of corner numbers
-     * @throws SolidException when a coordinate is not finite or a face has no area
+     * @throws SolidException when a coordinate is not finite, a face has no area or is not flat, or the faces do not close
      */
     public static Leaf of(String feature, double[] xyz, List<int[][]> faceRings) {
         for (double c : xyz) {
@@ -48,7 +53,8 @@ public final class Leaf implements Solid {
         for (int f = 0; f < faces.length; f++) {
             faces[f] = face(feature, xyz, faceRings.get(f));
         }
-        return new Leaf(feature, xyz, Arrays.asList(faces));
+        List<Face> list = Arrays.asList(faces);
+        return new Leaf(feature, xyz, list, LeafEdges.of(feature, xyz, list));
     }
 
     private static Face face(String feature, double[] xyz, int[][] rings) {
@@ -81,7 +87,16 @@ public final class Leaf implements Solid {
         for (int i : r) {
             d += nx * xyz[3 * i] + ny * xyz[3 * i + 1] + nz * xyz[3 * i + 2];
         }
-        return new Face(rings, new Vec3(nx, ny, nz), d / r.length);
+        d /= r.length;
+        for (int[] ring : rings) {
+            for (int i : ring) {
+                if (!(Math.abs(nx * xyz[3 * i] + ny * xyz[3 * i + 1] + nz * xyz[3 * i + 2] - d) < FLAT_MM)) {
+                    throw new SolidException("“" + feature + "” has a face that is not flat; cut it into triangles.",
+                            List.of(feature));
+                }
+            }
+        }
+        return new Face(rings, new Vec3(nx, ny, nz), d);
     }
 
     /**
@@ -166,5 +181,53 @@ public final class Leaf implements Solid {
 
     public Bounds bounds() {
         return bounds;
+    }
+
+    /** Its edges with the two faces that meet in each. */
+    public LeafEdges edges() {
+        return edges;
+    }
+
+    /** The same leaf under another name. */
+    public Leaf named(String name) {
+        return new Leaf(name, xyz, faces, edges);
+    }
+
+    /**
+     * The same leaf moved, turned or mirrored: what stood at local (x, y, z) stands at {@code place.point(x, y, z)}.
+     */
+    public Leaf placed(String name, Placement place) {
+        double[] moved = new double[xyz.length];
+        for (int i = 0; i < cornerCount(); i++) {
+            put(moved, i, place.point(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]));
+        }
+        java.util.ArrayList<int[][]> rings = new java.util.ArrayList<>(faces.size());
+        for (Face f : faces) {
+            int[][] copy = new int[f.rings().length][];
+            for (int r = 0; r < copy.length; r++) {
+                copy[r] = f.rings()[r].clone();
+            }
+            if (place.isMirror()) {
+                reverse(copy);
+            }
+            rings.add(copy);
+        }
+        return of(name, moved, rings);
+    }
+
+    /** Whether the other leaf has the same name, corners and faces. */
+    public boolean isSame(Leaf other) {
+        if (other == this) {
+            return true;
+        }
+        if (!feature.equals(other.feature) || faces.size() != other.faces.size() || !Arrays.equals(xyz, other.xyz)) {
+            return false;
+        }
+        for (int f = 0; f < faces.size(); f++) {
+            if (!Arrays.deepEquals(faces.get(f).rings(), other.faces.get(f).rings())) {
+                return false;
+            }
+        }
+        return true;
     }
 }

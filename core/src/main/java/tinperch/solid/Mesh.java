@@ -21,6 +21,7 @@ public final class Mesh {
     private final int[] triangles;
     private final int[] faceOf;
     private final List<Face> faces;
+    private volatile Neighbours neighbours;
 
     /**
      * @param xyz point coordinates, x, y, z triples
@@ -77,13 +78,25 @@ public final class Mesh {
 
     /** Enclosed volume, mm³ (divergence theorem, summed about the middle of the bounds to keep digits). */
     public double volumeMm3() {
+        if (triangles.length == 0) {
+            return 0;
+        }
         Vec3 o = bounds().centre();
         double six = 0;
-        for (int t = 0; t < triangleCount(); t++) {
-            Vec3 a = point(corner(t, 0)).minus(o);
-            Vec3 b = point(corner(t, 1)).minus(o);
-            Vec3 c = point(corner(t, 2)).minus(o);
-            six += a.dot(b.cross(c));
+        for (int t = 0; t < triangles.length; t += 3) {
+            int a = 3 * triangles[t];
+            int b = 3 * triangles[t + 1];
+            int c = 3 * triangles[t + 2];
+            double ax = xyz[a] - o.x();
+            double ay = xyz[a + 1] - o.y();
+            double az = xyz[a + 2] - o.z();
+            double bx = xyz[b] - o.x();
+            double by = xyz[b + 1] - o.y();
+            double bz = xyz[b + 2] - o.z();
+            double cx = xyz[c] - o.x();
+            double cy = xyz[c + 1] - o.y();
+            double cz = xyz[c + 2] - o.z();
+            six += ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
         }
         return six / 6;
     }
@@ -100,22 +113,16 @@ public final class Mesh {
 
     /** Number of directed edges whose opposite is not there exactly once; 0 for a closed mesh. */
     public int openEdges() {
-        java.util.HashMap<Long, Integer> balance = new java.util.HashMap<>(triangles.length * 2);
-        int bad = 0;
-        for (int t = 0; t < triangleCount(); t++) {
-            for (int k = 0; k < 3; k++) {
-                long a = corner(t, k);
-                long b = corner(t, (k + 1) % 3);
-                if (balance.merge(a << 32 | b, 1, Integer::sum) > 1) {
-                    bad++;
-                }
-            }
+        return neighbours().open();
+    }
+
+    /** Which triangle lies across each edge; computed when first asked for. */
+    public Neighbours neighbours() {
+        Neighbours n = neighbours;
+        if (n == null) {
+            n = Neighbours.of(triangles, pointCount());
+            neighbours = n;
         }
-        for (long key : balance.keySet()) {
-            if (!balance.containsKey(key << 32 | key >>> 32)) {
-                bad++;
-            }
-        }
-        return bad;
+        return n;
     }
 }

@@ -161,6 +161,19 @@ final class Arrangement {
         return false;
     }
 
+    /** Whether some region holds both the middle of an edge and a vertex. */
+    boolean sharesRegion(int e, int v) {
+        double x = midX(e);
+        double y = midY(e);
+        for (double[] b : boxes) {
+            if (x >= b[0] - tol && x <= b[2] + tol && y >= b[1] - tol && y <= b[3] + tol
+                    && px[v] >= b[0] - tol && px[v] <= b[2] + tol && py[v] >= b[1] - tol && py[v] <= b[3] + tol) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Whether the edge is there and its uses do not cancel. */
     boolean counts(int e) {
         if (!gone[e]) {

@@ -15,15 +15,11 @@ final class EdgeMending {
 
     /** A face on its way through this room; rings change, the rest does not. */
     static final class Face {
-        final int leaf;
-        final Vec3 normal;
-        final double offset;
+        final PlaneEvaluation.Found found;
         final List<int[]> rings;
 
-        Face(int leaf, Vec3 normal, double offset, List<int[]> rings) {
-            this.leaf = leaf;
-            this.normal = normal;
-            this.offset = offset;
+        Face(PlaneEvaluation.Found found, List<int[]> rings) {
+            this.found = found;
             this.rings = rings;
         }
     }
@@ -388,7 +384,7 @@ final class EdgeMending {
     }
 
     private Vec3 normalOf(int corner, List<Corner> corners) {
-        return faces.get(corners.get(corner).face).normal;
+        return faces.get(corners.get(corner).face).found.normal();
     }
 
     private Vec3 point(int v) {

@@ -20,10 +20,10 @@ final class FaceTracer {
     record Traced(int leaf, boolean up, List<int[]> rings) {}
 
     private final Arrangement in;
-    private final int[] code;
-    private final int[] adds;
+    private final TreeLogic tree;
+    private final int[] present;
     private final boolean[] flat;
-    private final int locals;
+    private final int[] always;
 
     private int halves;
     private int[] org = new int[64];
@@ -31,16 +31,16 @@ final class FaceTracer {
     private int[] label = new int[64];
 
     /**
-     * @param code the tree folded to the leaves present
-     * @param adds for each present leaf +1 when it adds material, -1 when it cuts
-     * @param flat for each present leaf whether it has a face in this plane
+     * @param present tree number of each local leaf
+     * @param flat for each whether it has a face in this plane
+     * @param always windings of leaves without a border here, as (local leaf, below, above)
      */
-    FaceTracer(Arrangement in, int[] code, int[] adds, boolean[] flat) {
+    FaceTracer(Arrangement in, TreeLogic tree, int[] present, boolean[] flat, int[] always) {
         this.in = in;
-        this.code = code;
-        this.adds = adds;
+        this.tree = tree;
+        this.present = present;
         this.flat = flat;
-        this.locals = adds.length;
+        this.always = always;
     }
 
     List<Traced> trace() {
@@ -48,70 +48,103 @@ final class FaceTracer {
         return halves == 0 ? List.of() : assemble(walk());
     }
 
+    /**
+     * Looks at one edge of each chain; along a chain, where no other edge ends, what lies on either side stays the same.
+     */
     private void classify() {
-        RayBins acrossX = null;
-        RayBins acrossY = null;
-        int[] minusL = new int[locals];
-        int[] plusL = new int[locals];
-        int[] minusR = new int[locals];
-        int[] plusR = new int[locals];
-        boolean[] stack = new boolean[locals + 1];
-        for (int e = 0; e < in.edgeCount(); e++) {
-            if (!in.matters(e)) {
-                continue;
+        int n = in.edgeCount();
+        int[] degree = new int[in.vertexCount()];
+        int[] sum = new int[degree.length];
+        for (int e = 0; e < n; e++) {
+            if (in.counts(e)) {
+                degree[in.from(e)]++;
+                degree[in.to(e)]++;
+                sum[in.from(e)] += e;
+                sum[in.to(e)] += e;
             }
-            double dx = in.x(in.to(e)) - in.x(in.from(e));
-            double dy = in.y(in.to(e)) - in.y(in.from(e));
-            boolean vertical = Math.abs(dx) >= Math.abs(dy);
-            RayBins bins;
-            if (vertical) {
-                bins = acrossX == null ? acrossX = new RayBins(in, true) : acrossX;
-            } else {
-                bins = acrossY == null ? acrossY = new RayBins(in, false) : acrossY;
+        }
+        boolean[] open = new boolean[n];
+        int waiting = 0;
+        for (int e = 0; e < n; e++) {
+            open[e] = in.matters(e);
+            waiting += open[e] ? 1 : 0;
+        }
+        if (waiting == 0) {
+            return;
+        }
+        int[] left = new int[n];
+        int[] right = new int[n];
+        RayBins acrossX = new RayBins(in, true);
+        RayBins acrossY = new RayBins(in, false);
+        Windings windings = new Windings(present.length);
+        boolean[] here = open.clone();
+        for (int e = 0; e < n; e++) {
+            if (open[e]) {
+                open[e] = false;
+                look(e, acrossX, acrossY, windings, left, right);
+                follow(e, in.to(e), degree, sum, open, left, right);
+                follow(e, in.from(e), degree, sum, open, left, right);
             }
-            Arrays.fill(minusL, 0);
-            Arrays.fill(plusL, 0);
-            bins.count(e, minusL, plusL);
-            System.arraycopy(minusL, 0, minusR, 0, locals);
-            System.arraycopy(plusL, 0, plusR, 0, locals);
-            // The ray told about one side; the edge's own uses lead to the other. Left = right + own.
-            boolean rayIsLeft = vertical ? dx > 0 : dy < 0;
-            for (int u = in.firstUse(e); u >= 0; u = in.nextUse(u)) {
-                int l = in.useLeaf(u);
-                if (rayIsLeft) {
-                    minusR[l] -= in.useMinus(u);
-                    plusR[l] -= in.usePlus(u);
-                } else {
-                    minusL[l] += in.useMinus(u);
-                    plusL[l] += in.usePlus(u);
-                }
-            }
-            int left = labelOf(minusL, plusL, stack);
-            int right = labelOf(minusR, plusR, stack);
-            if (left != right) {
-                half(in.from(e), in.to(e), left);
-                half(in.to(e), in.from(e), right);
+        }
+        for (int e = 0; e < n; e++) {
+            if (here[e] && left[e] != right[e]) {
+                half(in.from(e), in.to(e), left[e]);
+                half(in.to(e), in.from(e), right[e]);
             }
         }
     }
 
+    private void look(int e, RayBins acrossX, RayBins acrossY, Windings windings, int[] left, int[] right) {
+        double dx = in.x(in.to(e)) - in.x(in.from(e));
+        double dy = in.y(in.to(e)) - in.y(in.from(e));
+        boolean vertical = Math.abs(dx) >= Math.abs(dy);
+        windings.clear();
+        for (int i = 0; i < always.length; i += 3) {
+            windings.add(always[i], always[i + 1], always[i + 2]);
+        }
+        (vertical ? acrossX : acrossY).count(e, windings);
+        // The ray told about one side; the edge's own uses lead to the other. Left = right + own.
+        boolean rayIsLeft = vertical ? dx > 0 : dy < 0;
+        int seen = labelOf(windings);
+        for (int u = in.firstUse(e); u >= 0; u = in.nextUse(u)) {
+            int sign = rayIsLeft ? -1 : 1;
+            windings.add(in.useLeaf(u), sign * in.useMinus(u), sign * in.usePlus(u));
+        }
+        int other = labelOf(windings);
+        left[e] = rayIsLeft ? seen : other;
+        right[e] = rayIsLeft ? other : seen;
+    }
+
+    /** Hands the labels on from edge to edge through corners where just two edges meet. */
+    private void follow(int e, int v, int[] degree, int[] sum, boolean[] open, int[] left, int[] right) {
+        while (degree[v] == 2) {
+            int f = sum[v] - e;
+            // Edges away from the faces looked at are not cut: only what stays within one of their boxes is sure.
+            if (!open[f] || !in.sharesRegion(e, v) || !in.sharesRegion(f, v)) {
+                return;
+            }
+            open[f] = false;
+            boolean turned = (in.to(e) == v) == (in.to(f) == v);
+            left[f] = turned ? right[e] : left[e];
+            right[f] = turned ? left[e] : right[e];
+            e = f;
+            v = in.from(f) == v ? in.to(f) : in.from(f);
+        }
+    }
+
     /** 0 where there is no face, else ±(leaf + 1), positive looking up. */
-    private int labelOf(int[] minus, int[] plus, boolean[] stack) {
-        boolean below = TreeProgram.inside(code, minus, stack);
-        boolean above = TreeProgram.inside(code, plus, stack);
-        if (below == above) {
+    private int labelOf(Windings windings) {
+        windings.settle();
+        boolean below = windings.below(tree, present);
+        if (below == windings.above(tree, present)) {
             return 0;
         }
         int want = below ? 1 : -1;
-        for (int l = 0; l < locals; l++) {
-            if (flat[l]) {
-                int change = (minus[l] > 0 ? 1 : 0) - (plus[l] > 0 ? 1 : 0);
-                if (change * adds[l] == want) {
-                    return want * (l + 1);
-                }
-            }
+        int owner = windings.owner(want, tree, present, flat);
+        if (owner < 0) {
+            throw new Unresolved("a face without a leaf");
         }
-        throw new Unresolved("a face without a leaf");
+        return want * (owner + 1);
     }
 
     private void half(int a, int b, int l) {
@@ -198,19 +231,19 @@ final class FaceTracer {
         }
         List<Traced> faces = new ArrayList<>();
         List<List<int[]>> of = new ArrayList<>();
+        double[] areas = new double[outers.size()];
         for (int[] o : outers) {
             List<int[]> list = new ArrayList<>(1);
             list.add(o);
+            areas[of.size()] = area(o);
             of.add(list);
         }
         for (int[] hole : holes) {
             int home = -1;
-            double homeArea = Double.POSITIVE_INFINITY;
-            for (int o = 0; o < outers.size(); o++) {
+            for (int o = 0; o < areas.length; o++) {
                 int[] outer = outers.get(o);
-                if (outer[0] == hole[0] && area(outer) < homeArea && contains(outer, hole)) {
+                if (outer[0] == hole[0] && (home < 0 || areas[o] < areas[home]) && contains(outer, hole)) {
                     home = o;
-                    homeArea = area(outer);
                 }
             }
             if (home < 0) {

@@ -2,12 +2,16 @@ package tinperch.solid.kernel;
 
 import java.util.Arrays;
 import tinperch.solid.Leaf;
+import tinperch.solid.LeafEdges;
 import tinperch.solid.Vec3;
 
 /**
  * Room 2: what a leaf looks like just below and just above a plane. A corner on the plane counts as above for the lower
  * section and as below for the upper one, so faces lying in the plane need no special case. Segments have the leaf on
  * their left as seen with the plane's normal up.
+ *
+ * <p>A leaf none of whose segments comes near the part of the plane looked at is wholly inside or wholly outside there;
+ * that is counted once and its segments are left out.
  */
 final class PlaneSection {
     private final Vec3 n;
@@ -15,24 +19,43 @@ final class PlaneSection {
     private final double tol;
     private final int ax;
     private final int ay;
-    private final Arrangement into;
-    private double[] side = new double[64];
-    private double[] key = new double[8];
-    private int[] point = new int[8];
-    private int points;
+    private final double[] box;
 
-    /** @param into receives the segments; its first two coordinates are axes {@code ax}, {@code ay} of space */
-    PlaneSection(Vec3 n, double d, double tol, int ax, int ay, Arrangement into) {
+    private double[] side = new double[64];
+    private int[] faceHead = new int[0];
+    private int[] touched = new int[16];
+
+    private int points;
+    private double[] xyz = new double[3 * 32];
+    private int[] nextOnFace = new int[2 * 32];
+
+    private int segments;
+    private int[] segment = new int[4 * 32];
+    private int[] sorted = new int[8];
+    private double[] key = new double[8];
+
+    private int windingMinus;
+    private int windingPlus;
+
+    /**
+     * @param ax first of the two axes of space kept when looking along the normal, {@code ay} the second
+     * @param box the part of the plane looked at in those axes: {minX, minY, maxX, maxY}
+     */
+    PlaneSection(Vec3 n, double d, double tol, int ax, int ay, double[] box) {
         this.n = n;
         this.d = d;
         this.tol = tol;
         this.ax = ax;
         this.ay = ay;
-        this.into = into;
+        this.box = box;
     }
 
-    /** Adds both sections of a leaf under the number {@code local}. */
-    void add(Leaf leaf, int local) {
+    /** Cuts a leaf; afterwards {@link #isThere()} and {@link #giveTo} tell about it. */
+    void cut(Leaf leaf) {
+        points = 0;
+        segments = 0;
+        windingMinus = 0;
+        windingPlus = 0;
         int count = leaf.cornerCount();
         if (side.length < count) {
             side = new double[count];
@@ -52,49 +75,40 @@ final class PlaneSection {
             }
             side[i] = s;
         }
+        if (faceHead.length < leaf.faces().size()) {
+            faceHead = new int[leaf.faces().size()];
+            Arrays.fill(faceHead, -1);
+        }
         if (!on) {
             if (above && below) {
-                cut(leaf, local, 1, 1, true);
+                cut(leaf, 1, 1, true);
             }
-            return;
-        }
-        if (below) {
-            cut(leaf, local, 1, 0, true);
-        }
-        if (above) {
-            cut(leaf, local, 0, 1, false);
+        } else {
+            if (below) {
+                cut(leaf, 1, 0, true);
+            }
+            if (above) {
+                cut(leaf, 0, 1, false);
+            }
         }
     }
 
-    private void cut(Leaf leaf, int local, int minus, int plus, boolean onIsAbove) {
-        for (Leaf.Face face : leaf.faces()) {
-            points = 0;
-            Vec3 f = face.normal();
-            // Direction with the leaf on the left: n × f, in the two kept axes.
-            double cx = n.y() * f.z() - n.z() * f.y();
-            double cy = n.z() * f.x() - n.x() * f.z();
-            double cz = n.x() * f.y() - n.y() * f.x();
-            double dx = ax == 0 ? cx : ax == 1 ? cy : cz;
-            double dy = ay == 0 ? cx : ay == 1 ? cy : cz;
-            for (int[] ring : face.rings()) {
-                int a = ring[ring.length - 1];
-                boolean aAbove = isAbove(a, onIsAbove);
-                for (int b : ring) {
-                    boolean bAbove = isAbove(b, onIsAbove);
-                    if (aAbove != bAbove) {
-                        crossing(leaf, Math.min(a, b), Math.max(a, b), dx, dy);
-                    }
-                    a = b;
-                    aAbove = bAbove;
-                }
+    private void cut(Leaf leaf, int minus, int plus, boolean onIsAbove) {
+        LeafEdges edges = leaf.edges();
+        int faces = 0;
+        for (int e = 0; e < edges.count(); e++) {
+            int a = edges.low(e);
+            int b = edges.high(e);
+            if (isAbove(a, onIsAbove) != isAbove(b, onIsAbove)) {
+                int p = crossing(leaf, a, b);
+                faces = hang(2 * p, edges.along(e), faces);
+                faces = hang(2 * p + 1, edges.against(e), faces);
             }
-            if (points > 2) {
-                sort();
-            }
-            for (int k = 0; k + 1 < points; k += 2) {
-                boolean swap = key[k] > key[k + 1];
-                into.segment(point[swap ? k + 1 : k], point[swap ? k : k + 1], local, minus, plus);
-            }
+        }
+        for (int t = 0; t < faces; t++) {
+            int f = touched[t];
+            connect(leaf.faces().get(f).normal(), faceHead[f], minus, plus);
+            faceHead[f] = -1;
         }
     }
 
@@ -102,43 +116,113 @@ final class PlaneSection {
         return side[i] > 0 || onIsAbove && side[i] == 0;
     }
 
-    private void crossing(Leaf leaf, int a, int b, double dx, double dy) {
-        double t = side[a] == 0 ? 0 : side[b] == 0 ? 1 : side[a] / (side[a] - side[b]);
-        double x;
-        double y;
-        double z;
-        if (t == 0 || t == 1) {
-            int at = t == 0 ? a : b;
-            x = leaf.corner(at, 0);
-            y = leaf.corner(at, 1);
-            z = leaf.corner(at, 2);
-        } else {
-            x = leaf.corner(a, 0) + t * (leaf.corner(b, 0) - leaf.corner(a, 0));
-            y = leaf.corner(a, 1) + t * (leaf.corner(b, 1) - leaf.corner(a, 1));
-            z = leaf.corner(a, 2) + t * (leaf.corner(b, 2) - leaf.corner(a, 2));
+    /** Hangs half a crossing on its face; answers how many faces have something. */
+    private int hang(int half, int face, int faces) {
+        nextOnFace[half] = faceHead[face];
+        if (faceHead[face] < 0) {
+            if (faces == touched.length) {
+                touched = Arrays.copyOf(touched, 2 * faces);
+            }
+            touched[faces++] = face;
         }
-        if (points == point.length) {
-            point = Arrays.copyOf(point, 2 * points);
-            key = Arrays.copyOf(key, 2 * points);
-        }
-        point[points] = into.vertex(x, y, z);
-        double u = ax == 0 ? x : ax == 1 ? y : z;
-        double v = ay == 0 ? x : ay == 1 ? y : z;
-        key[points++] = u * dx + v * dy;
+        faceHead[face] = half;
+        return faces;
     }
 
-    private void sort() {
-        for (int i = 1; i < points; i++) {
-            double k = key[i];
-            int p = point[i];
-            int j = i - 1;
-            while (j >= 0 && key[j] > k) {
-                key[j + 1] = key[j];
-                point[j + 1] = point[j];
-                j--;
+    private int crossing(Leaf leaf, int a, int b) {
+        if (3 * points == xyz.length) {
+            xyz = Arrays.copyOf(xyz, 6 * points);
+            nextOnFace = Arrays.copyOf(nextOnFace, 4 * points);
+        }
+        double t = side[a] == 0 ? 0 : side[b] == 0 ? 1 : side[a] / (side[a] - side[b]);
+        for (int k = 0; k < 3; k++) {
+            double ca = leaf.corner(a, k);
+            double cb = leaf.corner(b, k);
+            xyz[3 * points + k] = t == 0 ? ca : t == 1 ? cb : ca + t * (cb - ca);
+        }
+        return points++;
+    }
+
+    /** Joins the crossings of one face in pairs along the line in which the face meets the plane. */
+    private void connect(Vec3 f, int head, int minus, int plus) {
+        // Direction with the leaf on the left: n × f, in the two kept axes.
+        double cx = n.y() * f.z() - n.z() * f.y();
+        double cy = n.z() * f.x() - n.x() * f.z();
+        double cz = n.x() * f.y() - n.y() * f.x();
+        double dx = ax == 0 ? cx : ax == 1 ? cy : cz;
+        double dy = ay == 0 ? cx : ay == 1 ? cy : cz;
+        int count = 0;
+        for (int half = head; half >= 0; half = nextOnFace[half]) {
+            int p = half >> 1;
+            if (count == key.length) {
+                key = Arrays.copyOf(key, 2 * count);
+                sorted = Arrays.copyOf(sorted, 2 * count);
             }
-            key[j + 1] = k;
-            point[j + 1] = p;
+            double k = xyz[3 * p + ax] * dx + xyz[3 * p + ay] * dy;
+            int at = count++;
+            while (at > 0 && key[at - 1] > k) {
+                key[at] = key[at - 1];
+                sorted[at] = sorted[at - 1];
+                at--;
+            }
+            key[at] = k;
+            sorted[at] = p;
+        }
+        for (int k = 0; k + 1 < count; k += 2) {
+            if (4 * segments == segment.length) {
+                segment = Arrays.copyOf(segment, 8 * segments);
+            }
+            segment[4 * segments] = sorted[k];
+            segment[4 * segments + 1] = sorted[k + 1];
+            segment[4 * segments + 2] = minus;
+            segment[4 * segments + 3] = plus;
+            segments++;
+        }
+    }
+
+    /**
+     * Whether a border of the leaf comes near the part looked at. If not, {@link #windingMinus()} and
+     * {@link #windingPlus()} say what it is there.
+     */
+    boolean isThere() {
+        double cx = (box[0] + box[2]) / 2;
+        double cy = (box[1] + box[3]) / 2;
+        for (int s = 0; s < segments; s++) {
+            double x0 = xyz[3 * segment[4 * s] + ax];
+            double y0 = xyz[3 * segment[4 * s] + ay];
+            double x1 = xyz[3 * segment[4 * s + 1] + ax];
+            double y1 = xyz[3 * segment[4 * s + 1] + ay];
+            boolean left = Math.max(x0, x1) < box[0] - tol;
+            if (!left && Math.min(x0, x1) <= box[2] + tol
+                    && Math.max(y0, y1) >= box[1] - tol && Math.min(y0, y1) <= box[3] + tol) {
+                return true;
+            }
+            // A segment beside the box crosses the ray from its middle towards larger x only when wholly to the right.
+            if (!left && y0 <= cy != y1 <= cy) {
+                int sign = y1 > y0 ? 1 : -1;
+                windingMinus += sign * segment[4 * s + 2];
+                windingPlus += sign * segment[4 * s + 3];
+            }
+        }
+        return false;
+    }
+
+    int windingMinus() {
+        return windingMinus;
+    }
+
+    int windingPlus() {
+        return windingPlus;
+    }
+
+    /** Hands the segments over under the number {@code local}. */
+    void giveTo(Arrangement into, int local) {
+        int[] vertex = new int[points];
+        for (int p = 0; p < points; p++) {
+            vertex[p] = into.vertex(xyz[3 * p], xyz[3 * p + 1], xyz[3 * p + 2]);
+        }
+        for (int s = 0; s < segments; s++) {
+            into.segment(vertex[segment[4 * s]], vertex[segment[4 * s + 1]], local, segment[4 * s + 2], segment[4 * s + 3]);
         }
     }
 }

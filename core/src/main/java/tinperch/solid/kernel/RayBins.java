@@ -8,7 +8,8 @@ import org.locationtech.jts.algorithm.CGAlgorithmsDD;
  * itself. Rays run along whichever axis lies more across the edge; edges are kept in bins across the ray.
  */
 final class RayBins {
-    private static final int FEW = 40;
+    /** Below this many edges times rays, looking at all of them is quicker than sorting them into bins. */
+    private static final int FEW = 3000;
 
     private final Arrangement in;
     private final boolean vertical;
@@ -17,6 +18,7 @@ final class RayBins {
     private int[] inBin;
     private double lowest;
     private double perMm;
+    private int rays;
 
     /** @param vertical rays run towards larger y; otherwise towards larger x */
     RayBins(Arrangement in, boolean vertical) {
@@ -30,9 +32,6 @@ final class RayBins {
             }
         }
         all = Arrays.copyOf(list, n);
-        if (n > FEW) {
-            fillBins();
-        }
     }
 
     private double across(int v) {
@@ -82,23 +81,26 @@ final class RayBins {
     }
 
     /** Adds the windings of all edges hit by the ray from the middle of {@code own}, without {@code own}. */
-    void count(int own, int[] minus, int[] plus) {
+    void count(int own, Windings to) {
         double mx = in.midX(own);
         double my = in.midY(own);
         double m = vertical ? mx : my;
+        if (start == null && (long) all.length * ++rays > FEW + 12L * all.length) {
+            fillBins();
+        }
         if (start == null) {
             for (int e : all) {
-                hit(own, e, m, mx, my, minus, plus);
+                hit(own, e, m, mx, my, to);
             }
             return;
         }
         int b = bin(m, start.length - 1);
         for (int i = start[b]; i < start[b + 1]; i++) {
-            hit(own, inBin[i], m, mx, my, minus, plus);
+            hit(own, inBin[i], m, mx, my, to);
         }
     }
 
-    private void hit(int own, int e, double m, double mx, double my, int[] minus, int[] plus) {
+    private void hit(int own, int e, double m, double mx, double my, Windings to) {
         int a = in.from(e);
         int b = in.to(e);
         double ca = across(a);
@@ -122,8 +124,7 @@ final class RayBins {
         }
         int sign = (vertical ? cb < ca : cb > ca) ? 1 : -1;
         for (int u = in.firstUse(e); u >= 0; u = in.nextUse(u)) {
-            minus[in.useLeaf(u)] += sign * in.useMinus(u);
-            plus[in.useLeaf(u)] += sign * in.usePlus(u);
+            to.add(in.useLeaf(u), sign * in.useMinus(u), sign * in.usePlus(u));
         }
     }
 }

@@ -3,16 +3,16 @@ package tinperch.solid.kernel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import tinperch.solid.Bounds;
+import java.util.function.IntConsumer;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.Solid;
 import tinperch.solid.SolidException;
 import tinperch.solid.Tolerances;
-import tinperch.solid.Vec3;
 
 /**
- * Evaluates a whole tree of leaves plane by plane into one closed mesh. Same input, same mesh. No state is kept.
+ * Evaluates a whole tree of leaves plane by plane into one closed mesh. Same input, same mesh, whoever's hands do the work
+ * and whatever a memory holds.
  *
  * <p>Every result is verified closed; where one attempt is not, other tolerances are tried; where none is, a
  * {@link SolidException} names the features and nothing is returned.
@@ -20,7 +20,13 @@ import tinperch.solid.Vec3;
 public final class SolidKernel {
     private static final double[] ATTEMPTS = {1, 0.1, 0.01, 10, 1e-3, 100};
 
-    private SolidKernel() {}
+    private final TreeLogic tree;
+    private final Hands hands;
+
+    private SolidKernel(TreeLogic tree, Hands hands) {
+        this.tree = tree;
+        this.hands = hands;
+    }
 
     /**
      * The mesh of a tree; an empty result has no triangles.
@@ -28,136 +34,120 @@ public final class SolidKernel {
      * @throws SolidException when no closed mesh can be promised
      */
     public static Mesh evaluate(Solid solid, Tolerances tolerances) {
-        TreeProgram tree = new TreeProgram(solid);
+        return evaluate(solid, tolerances, Hands.ONE, new PlaneMemory());
+    }
+
+    /**
+     * The same, with helpers and with what an earlier evaluation of nearly the same tree left.
+     *
+     * @param memory is read and written; evaluations that share one wait for each other
+     * @throws SolidException when no closed mesh can be promised
+     */
+    public static Mesh evaluate(Solid solid, Tolerances tolerances, Hands hands, PlaneMemory memory) {
+        SolidKernel kernel = new SolidKernel(new TreeLogic(solid), hands);
         String why = "";
-        for (double k : ATTEMPTS) {
-            try {
-                Mesh mesh = attempt(tree, tolerances.scaled(k));
-                if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
-                    return mesh;
+        synchronized (memory) {
+            for (double k : ATTEMPTS) {
+                try {
+                    memory.begin(kernel.tree, tolerances.scaled(k));
+                    Mesh mesh = kernel.attempt(tolerances.scaled(k), memory);
+                    if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
+                        memory.end(kernel.tree);
+                        return mesh;
+                    }
+                    why = "the surface stayed open";
+                } catch (Unresolved e) {
+                    why = e.getMessage();
                 }
-                why = "the surface stayed open";
-            } catch (Unresolved e) {
-                why = e.getMessage();
             }
         }
-        List<String> features = tree.leaves().stream().map(Leaf::feature).distinct().toList();
+        List<String> features = kernel.tree.leaves().stream().map(Leaf::feature).distinct().toList();
         throw new SolidException("The shapes “" + String.join("”, “", features.subList(0, Math.min(4, features.size())))
                 + "” nearly touch and cannot be joined into a closed part (" + why
                 + "). Move one of them by a hundredth of a millimetre.", features);
     }
 
-    private static Mesh attempt(TreeProgram tree, Tolerances tol) {
-        List<Leaf> leaves = tree.leaves();
-        PointWeld points = new PointWeld(tol.weldMm(), 256);
+    private Mesh attempt(Tolerances tol, PlaneMemory memory) {
+        List<PlaneGroups.Group> groups = PlaneGroups.of(tree.leaves(), tol.planeMm());
+        PlaneEvaluation planes = new PlaneEvaluation(tree, new LeafIndex(tree.leaves()), tol);
+        int[][] present = new int[groups.size()][];
+        List<List<PlaneEvaluation.Found>> found = new ArrayList<>(java.util.Collections.nCopies(groups.size(), null));
+        each(groups.size(), i -> {
+            present[i] = planes.present(groups.get(i));
+            List<PlaneEvaluation.Found> known = memory.recall(groups.get(i), present[i]);
+            found.set(i, known != null ? known : planes.faces(groups.get(i), present[i]));
+        });
+        PointWeld points = new PointWeld(tol.weldMm(), 4 * groups.size());
         List<EdgeMending.Face> faces = new ArrayList<>();
-        for (PlaneGroups.Group g : PlaneGroups.of(leaves, tol.planeMm())) {
-            faceOn(g, tree, leaves, tol, points, faces);
+        for (int i = 0; i < groups.size(); i++) {
+            memory.keep(groups.get(i), present[i], found.get(i));
+            for (PlaneEvaluation.Found f : found.get(i)) {
+                List<int[]> rings = new ArrayList<>(f.rings().length);
+                for (double[] xyz : f.rings()) {
+                    int[] ring = new int[xyz.length / 3];
+                    for (int c = 0; c < ring.length; c++) {
+                        ring[c] = points.number(xyz[3 * c], xyz[3 * c + 1], xyz[3 * c + 2]);
+                    }
+                    rings.add(ring);
+                }
+                faces.add(new EdgeMending.Face(f, rings));
+            }
         }
         new EdgeMending(points, tol.weldMm(), faces).mend();
-        return mesh(faces, points, leaves, tol);
+        return mesh(faces, points, tol, memory);
     }
 
-    private static void faceOn(PlaneGroups.Group g, TreeProgram tree, List<Leaf> leaves, Tolerances tol,
-            PointWeld points, List<EdgeMending.Face> faces) {
-        Bounds[] regions = new Bounds[g.members.size()];
-        for (int i = 0; i < regions.length; i++) {
-            int[] m = g.members.get(i);
-            regions[i] = faceBounds(leaves.get(m[0]), leaves.get(m[0]).faces().get(m[1]));
-        }
-        int[] local = new int[leaves.size()];
-        Arrays.fill(local, -1);
-        int[] present = new int[leaves.size()];
-        int count = 0;
-        for (int l = 0; l < local.length; l++) {
-            for (Bounds r : regions) {
-                if (leaves.get(l).bounds().overlaps(r, tol.planeMm())) {
-                    local[l] = count;
-                    present[count++] = l;
-                    break;
-                }
+    /** Hands out the work; whatever fails, the first failure by number is the one told. */
+    private void each(int count, IntConsumer work) {
+        Unresolved[] failed = new Unresolved[count];
+        hands.each(count, i -> {
+            try {
+                work.accept(i);
+            } catch (Unresolved e) {
+                failed[i] = e;
+            }
+        });
+        for (Unresolved e : failed) {
+            if (e != null) {
+                throw e;
             }
         }
-        int[] code = tree.folded(local);
-        if (code == null) {
-            return;
-        }
-        int[] axes = keptAxes(g.n);
-        Arrangement arrangement = new Arrangement(tol.weldMm(), axes[0], axes[1]);
-        PlaneSection section = new PlaneSection(g.n, g.d, tol.planeMm(), axes[0], axes[1], arrangement);
-        int[] adds = new int[count];
-        boolean[] flat = new boolean[count];
-        for (int[] m : g.members) {
-            flat[local[m[0]]] = true;
-        }
-        for (int k = 0; k < count; k++) {
-            section.add(leaves.get(present[k]), k);
-            adds[k] = tree.adds(present[k]) ? 1 : -1;
-        }
-        double[][] boxes = new double[regions.length][];
-        for (int i = 0; i < boxes.length; i++) {
-            boxes[i] = new double[] {
-                axis(regions[i].min(), axes[0]), axis(regions[i].min(), axes[1]),
-                axis(regions[i].max(), axes[0]), axis(regions[i].max(), axes[1])};
-        }
-        arrangement.resolve(boxes);
-        PointWeld here = arrangement.points();
-        for (FaceTracer.Traced t : new FaceTracer(arrangement, code, adds, flat).trace()) {
-            List<int[]> rings = new ArrayList<>(t.rings().size());
-            for (int[] ring : t.rings()) {
-                int[] global = new int[ring.length];
-                for (int i = 0; i < ring.length; i++) {
-                    global[i] = points.number(here.x(ring[i]), here.y(ring[i]), here.z(ring[i]));
-                }
-                rings.add(global);
-            }
-            faces.add(new EdgeMending.Face(present[t.leaf()], t.up() ? g.n : g.n.times(-1), t.up() ? g.d : -g.d, rings));
-        }
     }
 
-    private static Bounds faceBounds(Leaf leaf, Leaf.Face face) {
-        int[] ring = face.rings()[0];
-        double[] xyz = new double[3 * ring.length];
-        for (int i = 0; i < ring.length; i++) {
-            for (int a = 0; a < 3; a++) {
-                xyz[3 * i + a] = leaf.corner(ring[i], a);
-            }
-        }
-        return Bounds.of(xyz);
-    }
-
-    /** The two axes kept when the plane is looked at along its main axis, in the order that keeps the normal towards us. */
-    private static int[] keptAxes(Vec3 n) {
-        double x = Math.abs(n.x());
-        double y = Math.abs(n.y());
-        double z = Math.abs(n.z());
-        int drop = z >= x && z >= y ? 2 : y >= x ? 1 : 0;
-        int a = (drop + 1) % 3;
-        int b = (drop + 2) % 3;
-        return axis(n, drop) > 0 ? new int[] {a, b} : new int[] {b, a};
-    }
-
-    private static double axis(Vec3 v, int axis) {
-        return axis == 0 ? v.x() : axis == 1 ? v.y() : v.z();
-    }
-
-    private static Mesh mesh(List<EdgeMending.Face> faces, PointWeld points, List<Leaf> leaves, Tolerances tol) {
+    private Mesh mesh(List<EdgeMending.Face> faces, PointWeld points, Tolerances tol, PlaneMemory memory) {
         double[] all = points.coordinates();
-        List<int[]> triangles = new ArrayList<>();
-        List<Integer> faceOf = new ArrayList<>();
-        List<Mesh.Face> out = new ArrayList<>(faces.size());
+        PlaneMemory.Cut[] cuts = new PlaneMemory.Cut[faces.size()];
+        each(cuts.length, f -> {
+            EdgeMending.Face face = faces.get(f);
+            double[] corners = corners(face, all);
+            PlaneMemory.Cut known = memory.recallCut(face.found, corners);
+            if (known == null) {
+                int[] axes = PlaneEvaluation.keptAxes(face.found.normal());
+                int[] lengths = face.rings.stream().mapToInt(r -> r.length).toArray();
+                known = new PlaneMemory.Cut(corners,
+                        Triangulator.triangles(lengths, corners, axes[0], axes[1], tol.weldMm()));
+            }
+            cuts[f] = known;
+        });
+        int count = 0;
+        for (PlaneMemory.Cut c : cuts) {
+            count += c.triangles().length;
+        }
+        int[] triangles = new int[count];
+        int[] faceOf = new int[count / 3];
         int[] renumber = new int[points.size()];
         Arrays.fill(renumber, -1);
-        int used = 0;
         double[] xyz = new double[all.length];
-        for (EdgeMending.Face f : faces) {
-            int[] axes = keptAxes(f.normal);
-            for (int[] t : Triangulator.triangles(f.rings, all, axes[0], axes[1], tol.weldMm())) {
-                triangles.add(t);
-                faceOf.add(out.size());
-            }
-            List<int[]> rings = new ArrayList<>(f.rings.size());
-            for (int[] ring : f.rings) {
+        List<Mesh.Face> out = new ArrayList<>(faces.size());
+        int used = 0;
+        int at = 0;
+        for (int f = 0; f < cuts.length; f++) {
+            EdgeMending.Face face = faces.get(f);
+            memory.keepCut(face.found, cuts[f]);
+            List<int[]> rings = new ArrayList<>(face.rings.size());
+            int[] corner = new int[cuts[f].corners().length / 3];
+            int k = 0;
+            for (int[] ring : face.rings) {
                 int[] r = new int[ring.length];
                 for (int i = 0; i < r.length; i++) {
                     if (renumber[ring[i]] < 0) {
@@ -166,19 +156,33 @@ public final class SolidKernel {
                         used++;
                     }
                     r[i] = renumber[ring[i]];
+                    corner[k++] = r[i];
                 }
                 rings.add(r);
             }
-            out.add(new Mesh.Face(leaves.get(f.leaf).feature(), f.normal, f.offset, rings));
+            for (int t : cuts[f].triangles()) {
+                faceOf[at / 3] = f;
+                triangles[at++] = corner[t];
+            }
+            out.add(new Mesh.Face(tree.leaves().get(face.found.leaf()).feature(), face.found.normal(),
+                    face.found.offset(), rings));
         }
-        int[] corners = new int[3 * triangles.size()];
-        int[] of = new int[triangles.size()];
-        for (int t = 0; t < of.length; t++) {
-            of[t] = faceOf.get(t);
-            for (int k = 0; k < 3; k++) {
-                corners[3 * t + k] = renumber[triangles.get(t)[k]];
+        return new Mesh(Arrays.copyOf(xyz, 3 * used), triangles, faceOf, out);
+    }
+
+    private static double[] corners(EdgeMending.Face face, double[] all) {
+        int n = 0;
+        for (int[] ring : face.rings) {
+            n += ring.length;
+        }
+        double[] corners = new double[3 * n];
+        int k = 0;
+        for (int[] ring : face.rings) {
+            for (int i : ring) {
+                System.arraycopy(all, 3 * i, corners, k, 3);
+                k += 3;
             }
         }
-        return new Mesh(Arrays.copyOf(xyz, 3 * used), corners, of, out);
+        return corners;
     }
 }

@@ -15,7 +15,8 @@ final class Triangulator {
     private final int[] id;
     private final int[] next;
     private final int[] prev;
-    private final List<int[]> out = new ArrayList<>();
+    private final int[] out;
+    private int count;
     private final double tol;
     private int nodes;
 
@@ -34,26 +35,24 @@ final class Triangulator {
         id = new int[capacity];
         next = new int[capacity];
         prev = new int[capacity];
+        out = new int[3 * capacity];
     }
 
     /**
-     * Triangles of a face.
+     * Triangles of a face, three places in its corners each.
      *
-     * @param rings point numbers, outer ring anticlockwise seen from outside
-     * @param coordinates of the points, x, y, z triples
+     * @param rings number of corners of each ring; the outer one comes first, anticlockwise seen from outside
+     * @param corners x, y, z triples, ring after ring
      * @param ax first kept axis, {@code ay} second; chosen so that seen from outside the order is kept
      * @param tol how near to a straight line counts as on it, mm
      */
-    static List<int[]> triangles(List<int[]> rings, double[] coordinates, int ax, int ay, double tol) {
-        int n = 2 * rings.size();
-        for (int[] r : rings) {
-            n += r.length;
-        }
+    static int[] triangles(int[] rings, double[] corners, int ax, int ay, double tol) {
+        int n = 2 * rings.length + corners.length / 3;
         for (double t : new double[] {tol, tol * 1e-3, 0}) {
             Triangulator tri = new Triangulator(n, t);
             try {
-                tri.run(rings, coordinates, ax, ay);
-                return tri.out;
+                tri.run(rings, corners, ax, ay);
+                return Arrays.copyOf(tri.out, tri.count);
             } catch (Unresolved retry) {
                 if (t == 0) {
                     throw retry;
@@ -63,17 +62,16 @@ final class Triangulator {
         throw new IllegalStateException("unreachable");
     }
 
-    private void run(List<int[]> rings, double[] c, int ax, int ay) {
-        int[] heads = new int[rings.size()];
+    private void run(int[] rings, double[] c, int ax, int ay) {
+        int[] heads = new int[rings.length];
         for (int r = 0; r < heads.length; r++) {
-            int[] ring = rings.get(r);
             heads[r] = nodes;
-            for (int i = 0; i < ring.length; i++) {
-                x[nodes] = c[3 * ring[i] + ax];
-                y[nodes] = c[3 * ring[i] + ay];
-                id[nodes] = ring[i];
-                next[nodes] = heads[r] + (i + 1) % ring.length;
-                prev[nodes] = heads[r] + (i + ring.length - 1) % ring.length;
+            for (int i = 0; i < rings[r]; i++) {
+                x[nodes] = c[3 * nodes + ax];
+                y[nodes] = c[3 * nodes + ay];
+                id[nodes] = nodes;
+                next[nodes] = heads[r] + (i + 1) % rings[r];
+                prev[nodes] = heads[r] + (i + rings[r] - 1) % rings[r];
                 nodes++;
             }
         }
@@ -114,28 +112,36 @@ final class Triangulator {
         }
     }
 
+    /** The nearest corner of the outline that the hole's corner sees; nearly always the first or second one tried. */
     private int visible(int hole, int outer, List<Integer> waiting) {
-        int n = 0;
-        for (int i = outer, first = 1; first == 1 || i != outer; i = next[i], first = 0) {
-            n++;
-        }
-        long[] order = new long[n];
-        int k = 0;
-        for (int i = outer, first = 1; first == 1 || i != outer; i = next[i], first = 0) {
-            double dx = x[i] - x[hole];
-            double dy = y[i] - y[hole];
-            // Distances are positive, so the bits of a float sort as the number does.
-            order[k++] = (long) Float.floatToIntBits((float) (dx * dx + dy * dy)) << 32 | i;
-        }
-        Arrays.sort(order);
-        for (long o : order) {
-            int i = (int) o;
-            if (inWedge(i, hole) && inWedge(hole, i) && free(hole, i, outer)
-                    && waiting.stream().allMatch(h -> free(hole, i, h))) {
-                return i;
+        double triedSq = -1;
+        int tried = -1;
+        while (true) {
+            int best = -1;
+            double bestSq = Double.POSITIVE_INFINITY;
+            int i = outer;
+            do {
+                double dx = x[i] - x[hole];
+                double dy = y[i] - y[hole];
+                double sq = dx * dx + dy * dy;
+                boolean later = sq > triedSq || sq == triedSq && i > tried;
+                if (later && (sq < bestSq || sq == bestSq && i < best)) {
+                    bestSq = sq;
+                    best = i;
+                }
+                i = next[i];
+            } while (i != outer);
+            if (best < 0) {
+                return -1;
             }
+            int to = best;
+            if (inWedge(to, hole) && inWedge(hole, to) && free(hole, to, outer)
+                    && waiting.stream().allMatch(h -> free(hole, to, h))) {
+                return to;
+            }
+            triedSq = bestSq;
+            tried = best;
         }
-        return -1;
     }
 
     /** Whether from corner {@code i} the point {@code p} is seen through the polygon's inside. */
@@ -198,7 +204,9 @@ final class Triangulator {
     }
 
     private double len(int p, int q) {
-        return Math.hypot(x[q] - x[p], y[q] - y[p]);
+        double dx = x[q] - x[p];
+        double dy = y[q] - y[p];
+        return Math.sqrt(dx * dx + dy * dy);
     }
 
     private void bridge(int a, int b) {
@@ -242,7 +250,7 @@ final class Triangulator {
             int a = prev[i];
             int b = next[i];
             if (isEar(a, i, b)) {
-                out.add(new int[] {id[a], id[i], id[b]});
+                put(a, i, b);
                 link(a, b);
                 next[i] = -1;
                 left--;
@@ -259,7 +267,13 @@ final class Triangulator {
         if (!(cross(prev[i], i, next[i]) > 0)) {
             throw new Unresolved("a face ends in a line");
         }
-        out.add(new int[] {id[prev[i]], id[i], id[next[i]]});
+        put(prev[i], i, next[i]);
+    }
+
+    private void put(int a, int b, int c) {
+        out[count++] = id[a];
+        out[count++] = id[b];
+        out[count++] = id[c];
     }
 
     private void buildGrid(int start, int count) {

@@ -3,7 +3,6 @@ package tinperch.solid.kernel;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotEquals;
-import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 
 import java.util.HashMap;
@@ -60,10 +59,29 @@ public class RoomsTest {
         assertEquals(PlaneGroups.of(List.of(box(0, 3), box(3 + 1e-5, 2)), 1e-6).size(), 8, "outside it");
     }
 
+    private static void section(double z, Arrangement into) {
+        PlaneSection s = new PlaneSection(Vec3.Z, z, 1e-6, 0, 1, new double[] {0, -1, 3, 1});
+        s.cut(box(0, 3));
+        assertTrue(s.isThere());
+        s.giveTo(into, 0);
+    }
+
+    @Test
+    public void aLeafWithoutABorderNearbyIsWhollyInOrOut() {
+        PlaneSection inside = new PlaneSection(Vec3.Z, 1, 1e-6, 0, 1, new double[] {1, -0.5, 2, 0.5});
+        inside.cut(box(0, 3));
+        assertFalse(inside.isThere());
+        assertEquals(inside.windingMinus(), 1);
+        PlaneSection outside = new PlaneSection(Vec3.Z, 1, 1e-6, 0, 1, new double[] {4, -0.5, 5, 0.5});
+        outside.cut(box(0, 3));
+        assertFalse(outside.isThere());
+        assertEquals(outside.windingMinus(), 0);
+    }
+
     @Test
     public void aSectionHasItsLeafOnTheLeft() {
         Arrangement a = new Arrangement(1e-7, 0, 1);
-        new PlaneSection(Vec3.Z, 1, 1e-6, 0, 1, a).add(box(0, 3), 0);
+        section(1, a);
         assertEquals(a.edgeCount(), 4);
         double twice = 0;
         for (int e = 0; e < 4; e++) {
@@ -77,7 +95,7 @@ public class RoomsTest {
     @Test
     public void onItsTopPlaneALeafIsThereBelowAndGoneAbove() {
         Arrangement a = new Arrangement(1e-7, 0, 1);
-        new PlaneSection(Vec3.Z, 2, 1e-6, 0, 1, a).add(box(0, 3), 0);
+        section(2, a);
         for (int e = 0; e < a.edgeCount(); e++) {
             assertNotEquals(a.useMinus(a.firstUse(e)), 0);
             assertEquals(a.usePlus(a.firstUse(e)), 0);
@@ -155,30 +173,33 @@ public class RoomsTest {
     }
 
     @Test
-    public void theTreeFoldsToTheLeavesPresent() {
+    public void theTreeIsAskedWithTheLeavesAPointIsIn() {
         Leaf a = box(0, 1);
         Leaf b = box(2, 1);
         Leaf c = box(4, 1);
-        TreeProgram tree = new TreeProgram(Solid.union(a, b).minus(c));
+        TreeLogic tree = new TreeLogic(Solid.union(a, b).minus(c));
         assertEquals(tree.leaves(), List.of(a, b, c));
         assertTrue(tree.adds(0) && tree.adds(1) && !tree.adds(2));
-        boolean[] stack = new boolean[4];
-        int[] all = tree.folded(new int[] {0, 1, 2});
-        assertTrue(TreeProgram.inside(all, new int[] {1, 0, 0}, stack));
-        assertFalse(TreeProgram.inside(all, new int[] {1, 0, 1}, stack));
-        assertFalse(TreeProgram.inside(all, new int[] {0, 0, 1}, stack));
-        int[] onlyB = tree.folded(new int[] {-1, 0, -1});
-        assertEquals(onlyB.length, 1);
-        assertNull(tree.folded(new int[] {-1, -1, 0}), "only the cut is there: nothing can be");
-        TreeProgram common = new TreeProgram(Solid.intersection(a, b));
-        assertNull(common.folded(new int[] {0, -1}));
+        assertTrue(tree.inside(new int[] {0}, 1));
+        assertFalse(tree.inside(new int[] {0, 2}, 2));
+        assertFalse(tree.inside(new int[] {2}, 1), "only in the cut");
+        assertFalse(tree.inside(new int[0], 0));
+        TreeLogic common = new TreeLogic(Solid.intersection(a, Solid.union(b, c)));
+        assertFalse(common.inside(new int[] {0}, 1));
+        assertTrue(common.inside(new int[] {0, 2}, 2));
+        TreeLogic nested = new TreeLogic(a.minus(b.minus(c)));
+        assertTrue(nested.inside(new int[] {0, 1, 2}, 3), "cut out of the cut");
+        assertFalse(nested.adds(1));
+        assertTrue(nested.adds(2));
+        assertFalse(nested.hasShapeOf(tree));
+        assertTrue(nested.hasShapeOf(new TreeLogic(b.minus(c.minus(a)))));
     }
 
     @Test
     public void trianglesUseEveryCornerAndKeepTheArea() {
         // A square with a corner in the middle of one side and a square hole.
         double[] c = {0, 0, 0, 2, 0, 0, 4, 0, 0, 4, 4, 0, 0, 4, 0, 1, 1, 0, 1, 3, 0, 3, 3, 0, 3, 1, 0};
-        List<int[]> t = Triangulator.triangles(List.of(new int[] {0, 1, 2, 3, 4}, new int[] {5, 6, 7, 8}), c, 0, 1, 1e-7);
+        List<int[]> t = triples(Triangulator.triangles(new int[] {5, 4}, c, 0, 1, 1e-7));
         assertEquals(t.size(), 9 + 2 * 1 - 2, "corners + 2 · holes − 2");
         double area = 0;
         boolean[] used = new boolean[9];
@@ -207,26 +228,32 @@ public class RoomsTest {
             c[3 * i] = corners[2 * i];
             c[3 * i + 1] = corners[2 * i + 1];
         }
-        List<int[]> rings = new java.util.ArrayList<>();
-        rings.add(new int[] {0, 1, 2, 3});
+        int[] rings = new int[n + 1];
+        rings[0] = 4;
         double expected = 3600;
         for (int h = 0; h < n; h++) {
             double radius = 1 + 2 * r.nextDouble();
-            int[] ring = new int[8];
+            rings[h + 1] = 8;
             for (int i = 0; i < 8; i++) {
                 int p = 4 + 8 * h + i;
                 c[3 * p] = 5 + 10 * (h % 6) + radius * Math.cos(-Math.PI / 4 * i);
                 c[3 * p + 1] = 5 + 10 * (h / 6) + radius * Math.sin(-Math.PI / 4 * i);
-                ring[i] = p;
             }
-            rings.add(ring);
             expected -= 4 * radius * radius * Math.sin(Math.PI / 4);
         }
         double area = 0;
-        for (int[] k : Triangulator.triangles(rings, c, 0, 1, 1e-7)) {
+        for (int[] k : triples(Triangulator.triangles(rings, c, 0, 1, 1e-7))) {
             area += ((c[3 * k[1]] - c[3 * k[0]]) * (c[3 * k[2] + 1] - c[3 * k[0] + 1])
                     - (c[3 * k[1] + 1] - c[3 * k[0] + 1]) * (c[3 * k[2]] - c[3 * k[0]])) / 2;
         }
         assertEquals(area, expected, 1e-8);
+    }
+
+    private static List<int[]> triples(int[] triangles) {
+        List<int[]> all = new java.util.ArrayList<>();
+        for (int t = 0; t < triangles.length; t += 3) {
+            all.add(new int[] {triangles[t], triangles[t + 1], triangles[t + 2]});
+        }
+        return all;
     }
 }

@@ -1,0 +1,227 @@
+package tinperch.solid.kernel;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import tinperch.solid.Leaf;
+import tinperch.solid.Tolerances;
+
+/**
+ * The short way for the commonest plane: one face of one convex leaf (a facet of a round hole, say), met by a few convex
+ * leaves in general position. A leaf is then wholly away from the face, wholly round it, or cuts it along straight lines:
+ * the face falls into convex cells, each in or out as a whole, and cells of the same kind are put together again along
+ * their common borders. Wherever something comes near to touching, the short way declines.
+ */
+final class ConvexFace {
+    /** Nearer than this many plane tolerances is not general position. */
+    private static final double GENERAL = 100;
+    private static final int MOST_CROSSING = 4;
+    private static final int MOST_CELLS = 16;
+
+    /** A convex piece of the face and the tree numbers of the leaves round it, ascending. */
+    private record Cell(double[] polygon, int[] in) {}
+
+    private final TreeLogic tree;
+    private final double margin;
+    private double[] distance = new double[16];
+
+    ConvexFace(TreeLogic tree, Tolerances tol) {
+        this.tree = tree;
+        this.margin = GENERAL * tol.planeMm();
+    }
+
+    /** The faces in the plane, or null when the long way must be taken. */
+    List<PlaneEvaluation.Found> faces(PlaneGroups.Group g, int[] present) {
+        int own = g.members.get(0)[0];
+        Leaf leaf = tree.leaves().get(own);
+        if (!leaf.edges().convex()) {
+            return null;
+        }
+        double[] polygon = corners(leaf, leaf.faces().get(g.members.get(0)[1]).rings()[0]);
+        int[] around = new int[present.length];
+        int count = 0;
+        int[] crossing = new int[MOST_CROSSING];
+        int crossings = 0;
+        for (int l : present) {
+            if (l != own) {
+                Leaf other = tree.leaves().get(l);
+                Side side = other.edges().convex() ? side(polygon, other) : Side.TOUCHING;
+                if (side == Side.TOUCHING || side == Side.CROSSING && crossings == MOST_CROSSING) {
+                    return null;
+                }
+                if (side == Side.AROUND) {
+                    around[count++] = l;
+                } else if (side == Side.CROSSING) {
+                    crossing[crossings++] = l;
+                }
+            }
+        }
+        List<Cell> cells = List.of(new Cell(polygon, Arrays.copyOf(around, count)));
+        for (int c = 0; c < crossings; c++) {
+            cells = cut(cells, crossing[c]);
+            if (cells == null) {
+                return null;
+            }
+        }
+        List<PlaneEvaluation.Found> all = new ArrayList<>(1);
+        for (int look = 1; look >= -1; look -= 2) {
+            List<double[]> pieces = new ArrayList<>(cells.size());
+            for (Cell c : cells) {
+                if (look(own, c.in) == look) {
+                    pieces.add(c.polygon);
+                }
+            }
+            List<double[]> rings = pieces.size() < 2 ? pieces : ConvexPieces.joined(pieces);
+            if (rings == null) {
+                return null;
+            }
+            for (double[] ring : rings) {
+                all.add(found(g, own, look, ring));
+            }
+        }
+        return all;
+    }
+
+    private List<Cell> cut(List<Cell> cells, int by) {
+        List<Cell> next = new ArrayList<>(2 * cells.size());
+        for (Cell c : cells) {
+            Side side = side(c.polygon, tree.leaves().get(by));
+            if (side == Side.TOUCHING) {
+                return null;
+            }
+            if (side == Side.AWAY) {
+                next.add(c);
+            } else if (side == Side.AROUND) {
+                next.add(new Cell(c.polygon, with(c.in, by)));
+            } else {
+                List<double[]> outside = new ArrayList<>(2);
+                double[] inside = clip(c.polygon, tree.leaves().get(by), outside);
+                if (inside == null) {
+                    return null;
+                }
+                next.add(new Cell(inside, with(c.in, by)));
+                outside.forEach(o -> next.add(new Cell(o, c.in)));
+            }
+        }
+        return next.size() > MOST_CELLS ? null : next;
+    }
+
+    private static int[] with(int[] in, int one) {
+        int[] out = Arrays.copyOf(in, in.length + 1);
+        out[in.length] = one;
+        Arrays.sort(out);
+        return out;
+    }
+
+    private enum Side { AWAY, AROUND, CROSSING, TOUCHING }
+
+    private Side side(double[] polygon, Leaf other) {
+        boolean near = false;
+        boolean crosses = false;
+        for (Leaf.Face f : other.faces()) {
+            double lo = Double.POSITIVE_INFINITY;
+            double hi = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < polygon.length; i += 3) {
+                double s = distance(f, polygon, i);
+                lo = Math.min(lo, s);
+                hi = Math.max(hi, s);
+                near |= Math.abs(s) <= margin;
+            }
+            if (lo > margin) {
+                return Side.AWAY;
+            }
+            crosses |= hi > 0;
+        }
+        return near ? Side.TOUCHING : crosses ? Side.CROSSING : Side.AROUND;
+    }
+
+    private static double distance(Leaf.Face f, double[] polygon, int i) {
+        return f.normal().x() * polygon[i] + f.normal().y() * polygon[i + 1] + f.normal().z() * polygon[i + 2] - f.offset();
+    }
+
+    /** +1 when the face is there and looks along the plane's normal, −1 against it, 0 when it is not. */
+    private int look(int own, int[] in) {
+        boolean above = tree.inside(in, in.length);
+        boolean below = tree.inside(with(in, own), in.length + 1);
+        return below == above ? 0 : below ? 1 : -1;
+    }
+
+    /**
+     * The part of a convex polygon inside a convex leaf.
+     *
+     * @param outside receives the parts cut off
+     * @return null when a cut comes too near to a corner
+     */
+    private double[] clip(double[] polygon, Leaf by, List<double[]> outside) {
+        double[] rest = polygon;
+        for (Leaf.Face f : by.faces()) {
+            int n = rest.length / 3;
+            if (distance.length < n) {
+                distance = new double[2 * n];
+            }
+            double hi = Double.NEGATIVE_INFINITY;
+            double lo = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < n; i++) {
+                double s = distance(f, rest, 3 * i);
+                if (Math.abs(s) <= margin) {
+                    return null;
+                }
+                distance[i] = s;
+                hi = Math.max(hi, s);
+                lo = Math.min(lo, s);
+            }
+            if (lo > 0) {
+                // Nothing is inside after all.
+                return null;
+            }
+            if (hi > 0) {
+                outside.add(half(rest, n, 1));
+                rest = half(rest, n, -1);
+            }
+        }
+        return rest;
+    }
+
+    private double[] half(double[] polygon, int n, int sign) {
+        double[] out = new double[3 * (n + 2)];
+        int k = 0;
+        for (int i = 0; i < n; i++) {
+            int j = (i + 1) % n;
+            if (distance[i] * sign > 0) {
+                System.arraycopy(polygon, 3 * i, out, k, 3);
+                k += 3;
+            }
+            if (distance[i] > 0 != distance[j] > 0) {
+                // From the inner to the outer end whichever half is cut, so that both halves get the same point.
+                int a = distance[i] < 0 ? i : j;
+                int b = distance[i] < 0 ? j : i;
+                double t = distance[a] / (distance[a] - distance[b]);
+                for (int c = 0; c < 3; c++) {
+                    out[k++] = polygon[3 * a + c] + t * (polygon[3 * b + c] - polygon[3 * a + c]);
+                }
+            }
+        }
+        return Arrays.copyOf(out, k);
+    }
+
+    private static double[] corners(Leaf leaf, int[] ring) {
+        double[] xyz = new double[3 * ring.length];
+        for (int i = 0; i < ring.length; i++) {
+            for (int a = 0; a < 3; a++) {
+                xyz[3 * i + a] = leaf.corner(ring[i], a);
+            }
+        }
+        return xyz;
+    }
+
+    private static PlaneEvaluation.Found found(PlaneGroups.Group g, int own, int look, double[] polygon) {
+        double[] ring = polygon;
+        if (look < 0) {
+            ring = new double[polygon.length];
+            for (int i = 0; i < ring.length; i += 3) {
+                System.arraycopy(polygon, i, ring, ring.length - 3 - i, 3);
+            }
+        }
+        return new PlaneEvaluation.Found(own, look > 0 ? g.n : g.n.times(-1), look > 0 ? g.d : -g.d, new double[][] {ring});
+    }
+}
