@@ -26,6 +26,20 @@ public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
         return new Placement(origin, u.times(c).plus(v.times(s)), v.times(c).minus(u.times(s)), w);
     }
 
+    /** A turn about an axis through {@code point}, by Rodrigues' formula. */
+    public static Placement turn(Vec3 point, Vec3 axis, double angleRad) {
+        Vec3 k = axis.unit();
+        Vec3 u = turned(Vec3.X, k, angleRad);
+        Vec3 v = turned(Vec3.Y, k, angleRad);
+        Vec3 w = turned(Vec3.Z, k, angleRad);
+        Vec3 moved = u.times(point.x()).plus(v.times(point.y())).plus(w.times(point.z()));
+        return new Placement(point.minus(moved), u, v, w);
+    }
+
+    private static Vec3 turned(Vec3 d, Vec3 k, double a) {
+        return d.times(Math.cos(a)).plus(k.cross(d).times(Math.sin(a))).plus(k.times(k.dot(d) * (1 - Math.cos(a))));
+    }
+
     /** The mirror image in the plane through {@code point} with the unit normal {@code n}. */
     public Placement mirrored(Vec3 point, Vec3 n) {
         Vec3 o = origin.minus(n.times(2 * origin.minus(point).dot(n)));
@@ -38,6 +52,12 @@ public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
 
     public boolean isMirror() {
         return u.cross(v).dot(w) < 0;
+    }
+
+    /** Local coordinates of a point in space. */
+    public Vec3 local(Vec3 p) {
+        Vec3 d = p.minus(origin);
+        return new Vec3(d.dot(u), d.dot(v), d.dot(w));
     }
 
     public Vec3 point(double x, double y, double z) {

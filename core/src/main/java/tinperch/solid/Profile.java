@@ -108,6 +108,11 @@ public final class Profile {
         return xy;
     }
 
+    /** A profile from rings known to be right: the outline anticlockwise, holes clockwise, none crossing. Not checked. */
+    public static Profile trusted(double[]... rings) {
+        return new Profile(rings);
+    }
+
     /** A rectangle of the given size about (cx, cy). */
     public static Profile rectangle(double cx, double cy, double widthMm, double heightMm) {
         positive(widthMm, "width");
@@ -200,7 +205,8 @@ public final class Profile {
         return sum;
     }
 
-    private static double area(double[] xy) {
+    /** Directed area of a ring of x, y pairs, mm²; positive when it runs anticlockwise. */
+    public static double area(double[] xy) {
         double twice = 0;
         int n = xy.length / 2;
         for (int i = 0, j = n - 1; i < n; j = i++) {

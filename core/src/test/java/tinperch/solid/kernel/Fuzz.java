@@ -1,8 +1,11 @@
 package tinperch.solid.kernel;
 
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.LongStream;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
+import tinperch.solid.SinglePrecision;
 import tinperch.solid.Solid;
 import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
@@ -14,21 +17,17 @@ public final class Fuzz {
     public static void main(String[] args) {
         int n = args.length > 0 ? Integer.parseInt(args[0]) : 1000;
         long first = args.length > 1 ? Long.parseLong(args[1]) : 1;
-        int bad = 0;
-        int refused = 0;
-        for (long seed = first; seed < first + n; seed++) {
+        AtomicInteger bad = new AtomicInteger();
+        AtomicInteger refused = new AtomicInteger();
+        LongStream.range(first, first + n).parallel().forEach(seed -> {
             String fault = faultOf(seed);
             if (fault != null) {
-                if (fault.startsWith("refused")) {
-                    refused++;
-                } else {
-                    bad++;
-                }
+                (fault.startsWith("refused") ? refused : bad).incrementAndGet();
                 System.out.println("seed " + seed + ": " + fault);
             }
-        }
-        System.out.println(n + " trees, " + bad + " wrong, " + refused + " refused");
-        System.exit(bad == 0 ? 0 : 1);
+        });
+        System.out.println(n + " trees from seed " + first + ", " + bad + " wrong, " + refused + " refused");
+        System.exit(bad.get() == 0 ? 0 : 1);
     }
 
     /** Null when the mesh of this seed's tree is closed and agrees with the tree; every other seed has near-coincident faces. */
@@ -44,6 +43,14 @@ public final class Fuzz {
         }
         if (mesh.openEdges() != 0) {
             return mesh.openEdges() + " open edges";
+        }
+        try {
+            Mesh single = SinglePrecision.of(mesh);
+            if (single.openEdges() != 0 || Math.abs(single.volumeMm3() - mesh.volumeMm3()) > 0.02) {
+                return "rounded to floats it changes: " + mesh.volumeMm3() + " to " + single.volumeMm3();
+            }
+        } catch (tinperch.solid.SolidException e) {
+            return "refused to be written: " + e.getMessage();
         }
         Random random = new Random(seed ^ 0x5EED);
         for (int i = 0; i < 40; i++) {

@@ -6,6 +6,11 @@ import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
+import tinperch.solid.shape.ConvexHull;
+import tinperch.solid.shape.Extrusion;
+import tinperch.solid.shape.Finish;
+import tinperch.solid.shape.Loft;
+import tinperch.solid.shape.Revolution;
 
 /** Random trees made to be nasty: shared planes, touching faces, mirrored leaves, distances of 1e-3 to 1e-9 mm. */
 final class RandomTrees {
@@ -68,6 +73,9 @@ final class RandomTrees {
             place = place.mirrored(new Vec3(3, 3, 3), Vec3.X);
         }
         double h = Math.max(0.5, lattice(5));
+        if (random.nextInt(6) == 0) {
+            return other(name, place, h);
+        }
         Profile p = switch (random.nextInt(6)) {
             case 0 -> Profile.hole(0, 0, 1 + random.nextInt(4), 8 + 4 * random.nextInt(3));
             case 1 -> Profile.hexagon(0, 0, 1 + random.nextInt(4), random.nextBoolean() ? 0 : 30);
@@ -76,5 +84,21 @@ final class RandomTrees {
             default -> Profile.rectangle(0, 0, 1 + random.nextInt(5), 1 + random.nextInt(5));
         };
         return Leaf.extrusion(name, p, place, -h / 2, h / 2);
+    }
+
+    /** Cones, rings, lofts, hulls and finished extrusions. */
+    private Leaf other(String name, Placement place, double h) {
+        double r = 1 + random.nextInt(2);
+        return switch (random.nextInt(5)) {
+            case 0 -> Revolution.leaf(name, Profile.of(new double[] {0, 0, r, 0, r - 0.5, h, 0, h}), place, 8, Revolution.Fit.WITHIN);
+            case 1 -> Revolution.leaf(name, Profile.of(new double[] {r, 0, r + 1, 0, r + 1, h, r, h}), place, 12,
+                    Revolution.Fit.AROUND);
+            case 2 -> Loft.between(name, Profile.rectangle(0, 0, 2 * r, 2), place, Profile.disc(0, 0, 2, 12),
+                    new Placement(place.point(0, 0, h), place.u(), place.v(), place.w()));
+            case 3 -> ConvexHull.leaf(name, java.util.stream.IntStream.range(0, 9)
+                    .mapToObj(i -> place.point(lattice(3), lattice(3), lattice(3) + 0.1 * i)).toList());
+            default -> Extrusion.of(Profile.rectangle(0, 0, 2 * r, 2), place, 0, h).draft(random.nextInt(2) * 5)
+                    .finish(Finish.SHARP, Finish.chamfer(0.25)).leaf(name);
+        };
     }
 }

@@ -7,8 +7,10 @@ import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
+import tinperch.solid.shape.Loft;
+import tinperch.solid.shape.Profiles;
 
-/** The part the kernel is timed on: a plate with bosses, ribs, holes in three directions and hexagon pockets. */
+/** The part the kernel is timed on: a plate with bosses, ribs, holes in three directions, hexagon pockets and a duct. */
 public final class ReferencePart {
     private ReferencePart() {}
 
@@ -46,7 +48,12 @@ public final class ReferencePart {
         for (int i = 0; i < 8; i++) {
             cuts.add(Leaf.extrusion("nut " + i, Profile.hexagon(12 + 11 * i, 62, 5.7, 0), Placement.HERE, -1, 2.6));
         }
-        cuts.add(Leaf.extrusion("duct", Profile.roundedRectangle(82, 50, 20, 9, 4, 8), Placement.HERE, -1, plateMm + 9));
+        // A duct from a rectangle over the plate to a slot above it, and the opening it stands on.
+        body.add(Loft.between("duct", Profile.rectangle(82, 50, 23, 13), Placement.at(0, 0, plateMm - 1),
+                Profiles.slot(84, 50, 16, 9, 12), Placement.at(0, 0, plateMm + 18)));
+        cuts.add(Loft.between("channel", Profile.rectangle(82, 50, 20, 10), Placement.at(0, 0, plateMm - 1.5),
+                Profiles.slot(84, 50, 16, 6, 12), Placement.at(0, 0, plateMm + 18.5)));
+        cuts.add(Leaf.extrusion("inlet", Profile.rectangle(82, 50, 20, 10), Placement.HERE, -1, plateMm - 1));
         return Solid.union(body.toArray(Solid[]::new)).minus(cuts.toArray(Solid[]::new));
     }
 }

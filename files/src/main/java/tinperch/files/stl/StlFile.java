@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import tinperch.files.FileFault;
 import tinperch.solid.Mesh;
+import tinperch.solid.SinglePrecision;
 import tinperch.solid.Vec3;
 
 /** Writes and reads binary STL. */
@@ -24,11 +25,12 @@ public final class StlFile {
     private StlFile() {}
 
     /**
-     * Writes a mesh.
+     * Writes a mesh, rounded so that it is still closed when read back.
      *
      * @param title goes into the header; not beginning with "solid", which readers take for the text form
      */
-    public static void write(Mesh mesh, String title, OutputStream out) throws IOException {
+    public static void write(Mesh whole, String title, OutputStream out) throws IOException {
+        Mesh mesh = SinglePrecision.of(whole);
         ByteBuffer head = ByteBuffer.allocate(HEADER + 4).order(ByteOrder.LITTLE_ENDIAN);
         byte[] text = ("Tin Perch, mm: " + title).getBytes(StandardCharsets.US_ASCII);
         head.put(text, 0, Math.min(text.length, HEADER));

@@ -21,6 +21,7 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import tinperch.files.FileFault;
 import tinperch.solid.Mesh;
+import tinperch.solid.SinglePrecision;
 
 /** Writes one part as 3MF and reads the first mesh of one. */
 public final class ThreeMfFile {
@@ -59,7 +60,7 @@ public final class ThreeMfFile {
         zip.putNextEntry(stamped(MODEL_PATH));
         try {
             XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(zip, "UTF-8");
-            model(mesh, name, metadata, xml);
+            model(SinglePrecision.of(mesh), name, metadata, xml);
             xml.flush();
         } catch (XMLStreamException e) {
             throw new IOException(e);

@@ -1,0 +1,218 @@
+package tinperch.solid.query;
+
+import java.util.OptionalDouble;
+import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
+
+/**
+ * The gap between two solids, the second one moved. Box trees are walked together, nearer pairs first; pairs of boxes
+ * farther apart than the best so far are passed over.
+ *
+ * @param gapMm shortest distance, 0 when they touch or intersect
+ * @param onFirst the place on the first solid, {@code onSecond} on the second
+ * @param depthMm how deep they are in one another: the farthest that a corner of either, or the middle of a piece of
+ *     a triangle's edge, lies within the other, measured to its surface; 0 when they do not intersect
+ */
+public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthMm) {
+
+    public boolean intersects() {
+        return depthMm > 0;
+    }
+
+    /** Whether the gap is smaller than {@code limitMm}; true also when one solid is inside the other. Stops at the first pair. */
+    public static boolean closerThan(TriangleTree a, TriangleTree b, Placement bPlace, double limitMm) {
+        Search s = new Search(a, b, bPlace, limitMm * limitMm, true);
+        s.walk(0, 0);
+        return s.found || swallowed(a, b, bPlace);
+    }
+
+    /** The exact gap, and how deep they are in one another when there is none. */
+    public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace) {
+        return between(a, b, bPlace, OptionalDouble.empty());
+    }
+
+    /**
+     * The same, helped by a bound known from elsewhere (the pose before plus how far things moved).
+     *
+     * @param boundMm a distance that the gap certainly does not exceed
+     */
+    public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace, OptionalDouble boundMm) {
+        double bound = boundMm.orElse(Double.POSITIVE_INFINITY);
+        Search s = new Search(a, b, bPlace, bound * bound * (1 + 1e-9) + 1e-12, false);
+        s.walk(0, 0);
+        if (!s.found) {
+            s = new Search(a, b, bPlace, Double.POSITIVE_INFINITY, false);
+            s.walk(0, 0);
+        }
+        double gap = Math.sqrt(s.bestSq);
+        boolean meet = gap <= 1e-12 || swallowed(a, b, bPlace);
+        double depth = meet ? Penetration.depthMm(a, b, bPlace) : 0;
+        return new Clearance(meet ? 0 : gap, s.pointA(), s.pointB(), depth);
+    }
+
+    /** Whether one solid lies wholly inside the other (then no surfaces need be near). */
+    private static boolean swallowed(TriangleTree a, TriangleTree b, Placement bPlace) {
+        if (a.mesh().triangleCount() == 0 || b.mesh().triangleCount() == 0) {
+            return false;
+        }
+        Vec3 pb = bPlace.point(b.xyz[0], b.xyz[1], b.xyz[2]);
+        return new Rays(a).inside(pb) || new Rays(b).inside(bPlace.local(a.point(0, 0)));
+    }
+
+    /** One walk down both trees; coordinates of the second solid are brought into the first one's frame. */
+    private static final class Search {
+        private final TriangleTree a;
+        private final TriangleTree b;
+        private final double[] moved;
+        private final double[] boxB;
+        private final TriangleDistance pair = new TriangleDistance();
+        private final double[] ta = new double[9];
+        private final double[] tb = new double[9];
+        private final boolean any;
+        private double bestSq;
+        private boolean found;
+        private final double[] where = new double[6];
+
+        Search(TriangleTree a, TriangleTree b, Placement p, double startSq, boolean any) {
+            this.a = a;
+            this.b = b;
+            this.any = any;
+            this.bestSq = startSq;
+            boolean here = p.equals(Placement.HERE);
+            moved = here ? b.xyz : new double[b.xyz.length];
+            boxB = here ? b.box : new double[b.box.length];
+            if (!here) {
+                for (int i = 0; i < moved.length; i += 3) {
+                    double x = b.xyz[i];
+                    double y = b.xyz[i + 1];
+                    double z = b.xyz[i + 2];
+                    moved[i] = p.origin().x() + p.u().x() * x + p.v().x() * y + p.w().x() * z;
+                    moved[i + 1] = p.origin().y() + p.u().y() * x + p.v().y() * y + p.w().y() * z;
+                    moved[i + 2] = p.origin().z() + p.u().z() * x + p.v().z() * y + p.w().z() * z;
+                }
+                double[][] m = {{p.u().x(), p.v().x(), p.w().x()}, {p.u().y(), p.v().y(), p.w().y()},
+                    {p.u().z(), p.v().z(), p.w().z()}};
+                double[] o = {p.origin().x(), p.origin().y(), p.origin().z()};
+                for (int n = 0; n < boxB.length; n += 6) {
+                    for (int r = 0; r < 3; r++) {
+                        double mid = o[r];
+                        double half = 0;
+                        for (int c = 0; c < 3; c++) {
+                            mid += m[r][c] * (b.box[n + c] + b.box[n + 3 + c]) / 2;
+                            half += Math.abs(m[r][c]) * (b.box[n + 3 + c] - b.box[n + c]) / 2;
+                        }
+                        boxB[n + r] = mid - half;
+                        boxB[n + 3 + r] = mid + half;
+                    }
+                }
+            }
+        }
+
+        Vec3 pointA() {
+            return new Vec3(where[0], where[1], where[2]);
+        }
+
+        Vec3 pointB() {
+            return new Vec3(where[3], where[4], where[5]);
+        }
+
+        private double apartSq(int na, int nb) {
+            int i = 6 * na;
+            int j = 6 * nb;
+            double sum = 0;
+            for (int k = 0; k < 3; k++) {
+                double d = Math.max(a.box[i + k] - boxB[j + 3 + k], boxB[j + k] - a.box[i + 3 + k]);
+                if (d > 0) {
+                    sum += d * d;
+                }
+            }
+            return sum;
+        }
+
+        private double size(double[] box, int n) {
+            double dx = box[6 * n + 3] - box[6 * n];
+            double dy = box[6 * n + 4] - box[6 * n + 1];
+            double dz = box[6 * n + 5] - box[6 * n + 2];
+            return dx * dx + dy * dy + dz * dz;
+        }
+
+        void walk(int na, int nb) {
+            if (a.order.length == 0 || b.order.length == 0) {
+                return;
+            }
+            if (!(apartSq(na, nb) < bestSq)) {
+                return;
+            }
+            descend(na, nb);
+        }
+
+        private void descend(int na, int nb) {
+            boolean leafA = a.isLeaf(na);
+            boolean leafB = b.isLeaf(nb);
+            if (leafA && leafB) {
+                leaves(na, nb);
+                return;
+            }
+            int a0 = na;
+            int a1 = na;
+            int b0 = nb;
+            int b1 = nb;
+            if (leafB || !leafA && size(a.box, na) >= size(boxB, nb)) {
+                a0 = a.child(na);
+                a1 = a0 + 1;
+            } else {
+                b0 = b.child(nb);
+                b1 = b0 + 1;
+            }
+            double d0 = apartSq(a0, b0);
+            double d1 = apartSq(a1, b1);
+            for (int k = 0; k < 2; k++) {
+                boolean firstOne = d0 <= d1 == (k == 0);
+                if ((firstOne ? d0 : d1) < bestSq && !(any && found)) {
+                    descend(firstOne ? a0 : a1, firstOne ? b0 : b1);
+                }
+            }
+        }
+
+        private void leaves(int na, int nb) {
+            for (int i = 0; i < a.count(na); i++) {
+                load(a.xyz, a.corner, a.order[a.first(na) + i], ta);
+                for (int j = 0; j < b.count(nb); j++) {
+                    load(moved, b.corner, b.order[b.first(nb) + j], tb);
+                    if (boxesApartSq(ta, tb) >= bestSq) {
+                        continue;
+                    }
+                    double sq = pair.squared(ta, tb);
+                    if (sq < bestSq) {
+                        bestSq = sq;
+                        found = true;
+                        System.arraycopy(pair.p, 0, where, 0, 3);
+                        System.arraycopy(pair.q, 0, where, 3, 3);
+                        if (any) {
+                            return;
+                        }
+                    }
+                }
+            }
+        }
+
+        private static double boxesApartSq(double[] s, double[] t) {
+            double sum = 0;
+            for (int k = 0; k < 3; k++) {
+                double d = Math.max(
+                        Math.min(s[k], Math.min(s[3 + k], s[6 + k])) - Math.max(t[k], Math.max(t[3 + k], t[6 + k])),
+                        Math.min(t[k], Math.min(t[3 + k], t[6 + k])) - Math.max(s[k], Math.max(s[3 + k], s[6 + k])));
+                if (d > 0) {
+                    sum += d * d;
+                }
+            }
+            return sum;
+        }
+
+        private static void load(double[] xyz, int[] corner, int t, double[] into) {
+            for (int k = 0; k < 3; k++) {
+                System.arraycopy(xyz, 3 * corner[3 * t + k], into, 3 * k, 3);
+            }
+        }
+    }
+}

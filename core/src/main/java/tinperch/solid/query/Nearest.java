@@ -1,0 +1,72 @@
+package tinperch.solid.query;
+
+import tinperch.solid.Vec3;
+
+/** Distance of a point to the surface of a mesh. */
+public final class Nearest {
+    private final TriangleTree tree;
+    private final Vec3 p;
+    private double bestSq = Double.POSITIVE_INFINITY;
+
+    private Nearest(TriangleTree tree, Vec3 p) {
+        this.tree = tree;
+        this.p = p;
+    }
+
+    /** The shortest distance, mm; infinite for an empty mesh. */
+    public static double distanceMm(TriangleTree tree, Vec3 p) {
+        if (tree.order.length == 0) {
+            return Double.POSITIVE_INFINITY;
+        }
+        Nearest n = new Nearest(tree, p);
+        n.walk(0);
+        return Math.sqrt(n.bestSq);
+    }
+
+    private void walk(int node) {
+        if (tree.isLeaf(node)) {
+            for (int i = 0; i < tree.count(node); i++) {
+                triangle(tree.order[tree.first(node) + i]);
+            }
+            return;
+        }
+        int a = tree.child(node);
+        double da = tree.boxDistanceSq(a, p.x(), p.y(), p.z());
+        double db = tree.boxDistanceSq(a + 1, p.x(), p.y(), p.z());
+        for (int k = 0; k < 2; k++) {
+            boolean first = da <= db == (k == 0);
+            if ((first ? da : db) < bestSq) {
+                walk(first ? a : a + 1);
+            }
+        }
+    }
+
+    /** Closest place on a triangle by its regions (Ericson, "Real-Time Collision Detection", 5.1.5, value from memory). */
+    private void triangle(int t) {
+        Vec3 a = tree.point(t, 0);
+        Vec3 b = tree.point(t, 1);
+        Vec3 c = tree.point(t, 2);
+        Vec3 ab = b.minus(a);
+        Vec3 ac = c.minus(a);
+        Vec3 n = ab.cross(ac);
+        double nn = n.dot(n);
+        Vec3 ap = p.minus(a);
+        if (nn > 0 && n.dot(ab.cross(ap)) >= 0 && n.dot(c.minus(b).cross(p.minus(b))) >= 0
+                && n.dot(a.minus(c).cross(p.minus(c))) >= 0) {
+            double h = n.dot(ap);
+            bestSq = Math.min(bestSq, h * h / nn);
+            return;
+        }
+        segment(a, b);
+        segment(b, c);
+        segment(c, a);
+    }
+
+    private void segment(Vec3 a, Vec3 b) {
+        Vec3 d = b.minus(a);
+        double len = d.dot(d);
+        double t = len > 0 ? Math.max(0, Math.min(1, p.minus(a).dot(d) / len)) : 0;
+        Vec3 v = p.minus(a).minus(d.times(t));
+        bestSq = Math.min(bestSq, v.dot(v));
+    }
+}
