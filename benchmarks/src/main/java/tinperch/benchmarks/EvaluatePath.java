@@ -18,11 +18,13 @@ import tinperch.solid.Vec3;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.view.Camera;
 import tinperch.solid.view.Rasteriser;
+import tinperch.solid.view.Scene;
 import tinperch.upgrade.Assessment;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 import tinperch.workshop.demo.DemoWorkshop;
+import tinperch.workshop.edit.PictureWorker;
 import tinperch.workshop.edit.PictureWorker.Picture;
 
 /** What happens between a key press and the new part on the screen. */
@@ -35,7 +37,7 @@ import tinperch.workshop.edit.PictureWorker.Picture;
 public class EvaluatePath {
     private final WorkshopState state = DemoWorkshop.state();
     private final Upgrade blower = state.upgrade("avocet-blower").orElseThrow();
-    private final Rasteriser rasteriser = new Rasteriser();
+    private final Rasteriser rasteriser = new Rasteriser(PictureWorker.HELPERS);
     private Picture picture;
     private int step;
 
@@ -79,8 +81,8 @@ public class EvaluatePath {
     @Benchmark
     public int turntable() {
         Vec3 c = picture.mesh().bounds().centre();
-        rasteriser.draw(picture.mesh(), picture.edges(), new Camera(step++, 38, c, 8), 800, 560,
-                new Rasteriser.Paint(0xCFC8B6, 0x3F9C93, 0x2E302C, 0, 2), "");
+        rasteriser.draw(Scene.of(picture.mesh(), picture.edges()), new Camera(step++, 38, c, 8), 800, 560,
+                new Rasteriser.Paint(0xCFC8B6, 0x3F9C93, 0x2E302C, 0, 0, 0, 2));
         return rasteriser.argb()[0];
     }
 }

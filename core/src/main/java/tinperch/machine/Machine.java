@@ -1,6 +1,7 @@
 package tinperch.machine;
 
 import java.util.List;
+import tinperch.machine.book.Book;
 
 /**
  * A machine of the workshop.
@@ -11,11 +12,14 @@ import java.util.List;
  * @param holeOffsetMm what must be added to a hole's nominal diameter so that it comes out right on this machine
  * @param materials names of the materials it may print
  * @param stateNote why it is in that state, one line
+ * @param book what was fitted, set and redone when
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
-        boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote) {
+        boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
     public Machine {
         materials = List.copyOf(materials);
+        // Machines kept before there were books have none.
+        book = book == null ? Book.EMPTY : book;
     }
 
     /** A box-shaped space, mm. */
@@ -57,44 +61,49 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
 
     public Machine withName(String next) {
         return new Machine(id, next, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withKind(Kind next) {
         return new Machine(id, name, next, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withSummary(String next) {
         return new Machine(id, name, kind, next, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withUsable(Space next) {
         return new Machine(id, name, kind, summary, next, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withNozzle(double next) {
         return new Machine(id, name, kind, summary, usableMm, next, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withHeatedBed(boolean next) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, next, supplyV, holeOffsetMm,
-                materials, state, stateNote);
+                materials, state, stateNote, book);
     }
 
     public Machine withHoleOffset(double next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote);
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote, book);
     }
 
     public Machine withMaterials(List<String> next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote);
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote, book);
     }
 
     public Machine withState(State next, String note) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, next,
-                note);
+                note, book);
+    }
+
+    public Machine withBook(Book next) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
+                stateNote, next);
     }
 }

@@ -28,6 +28,9 @@ public interface PartFamily {
      */
     PartForm form(PartInputs inputs);
 
+    /** The parameter that changes a feature, by the feature's name; empty when none does. */
+    String keyOf(String feature);
+
     /** Values of a new part. */
     default Values start() {
         Map<String, Double> numbers = new TreeMap<>();

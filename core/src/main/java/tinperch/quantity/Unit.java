@@ -4,7 +4,8 @@ import java.util.List;
 
 /** What a number is measured in, and the other units accepted for it. */
 public enum Unit {
-    MM("mm", 2), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1);
+    MM("mm", 2), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1),
+    VOLT("V", 1), AMPERE("A", 2), WATT("W", 1);
 
     /** A unit a person may type, turned into the base unit by {@code value · factor + shift}. */
     record Accepted(String name, double factor, double shift) {}
@@ -40,6 +41,9 @@ public enum Unit {
             case HOURS -> List.of(new Accepted("h", 1, 0), new Accepted("min", 1 / 60.0, 0), new Accepted("d", 24, 0));
             case GRAM -> List.of(new Accepted("g", 1, 0), new Accepted("kg", 1000, 0));
             case PERCENT -> List.of(new Accepted("%", 1, 0));
+            case VOLT -> List.of(new Accepted("V", 1, 0));
+            case AMPERE -> List.of(new Accepted("A", 1, 0), new Accepted("mA", 0.001, 0));
+            case WATT -> List.of(new Accepted("W", 1, 0), new Accepted("kW", 1000, 0));
             case COUNT -> List.of();
         };
     }

@@ -11,6 +11,7 @@ import org.testng.annotations.Test;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Book;
 import tinperch.part.CarriageExamples;
 import tinperch.part.Values;
 import tinperch.quantity.Unit;
@@ -20,7 +21,7 @@ public class ChecksTest {
 
     private static Machine machine(String id, double x, double y, double z, Machine.State state, String... materials) {
         return new Machine(id, id, Machine.Kind.CUBE, "", new Machine.Space(x, y, z), 0.4, true, 24, 0, List.of(materials),
-                state, state == Machine.State.FIT ? "" : "carriage off");
+                state, state == Machine.State.FIT ? "" : "carriage off", Book.EMPTY);
     }
 
     private static final List<Machine> MACHINES = List.of(
@@ -28,7 +29,7 @@ public class ChecksTest {
             machine("small", 84, 84, 100, Machine.State.FIT, "PLA", "PETG"),
             machine("large", 300, 300, 300, Machine.State.FIT, "PETG"),
             new Machine("cutter", "cutter", Machine.Kind.WIRE_CUTTER, "", new Machine.Space(0, 0, 0), 0, false, 24, 0, List.of(),
-                    Machine.State.FIT, ""));
+                    Machine.State.FIT, "", Book.EMPTY));
 
     private static Situation situation(Values v, ScrewDrawer drawer, String host, String material) {
         return new Situation(CarriageExamples.form(v), v, MACHINES, "upgraded", host, material, HardwareTables.STANDARD, drawer);

@@ -17,6 +17,7 @@ import tinperch.check.Word;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Book;
 import tinperch.measure.HolePair;
 import tinperch.measure.MeasuredPatternTest;
 import tinperch.measure.PatternSheet;
@@ -27,9 +28,9 @@ import tinperch.part.Values;
 public class AssessorTest {
     private static final Shop SHOP = new Shop(List.of(
             new Machine("m", "Mill Lane", Machine.Kind.CUBE, "", new Machine.Space(200, 200, 200), 0.4, true, 24, 0.2,
-                    List.of("PLA", "PETG"), Machine.State.IN_PIECES, "open"),
+                    List.of("PLA", "PETG"), Machine.State.IN_PIECES, "open", Book.EMPTY),
             new Machine("n", "Nook", Machine.Kind.CUBE, "", new Machine.Space(200, 200, 200), 0.4, true, 24, 0.2,
-                    List.of("PLA", "PETG"), Machine.State.FIT, "")),
+                    List.of("PLA", "PETG"), Machine.State.FIT, "", Book.EMPTY)),
             HardwareTables.STANDARD, new ScrewDrawer(Map.of("M3", List.of(8d, 12d, 16d, 20d))));
 
     private static PatternSheet sheet(double w, double h, HolePair... pairs) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import tinperch.desktop.action.Action;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Book;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
 
@@ -71,7 +72,7 @@ public final class Actions {
     public static void addMachine(Desk desk) {
         String id = freshId("machine", i -> desk.state().machine(i).isPresent());
         Machine m = new Machine(id, "New machine", Machine.Kind.MOVING_BED, "", new Machine.Space(220, 220, 240), 0.4, true,
-                24, 0.2, List.of("PLA", "PETG"), Machine.State.FIT, "");
+                24, 0.2, List.of("PLA", "PETG"), Machine.State.FIT, "", Book.begun(LocalDate.now()));
         desk.workshop().edit("add a machine", s -> s.with(m));
         desk.goTo(m);
     }

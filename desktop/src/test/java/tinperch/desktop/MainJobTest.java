@@ -15,6 +15,7 @@ import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
 import tinperch.measure.HolePair;
 import tinperch.solid.Mesh;
+import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Revision;
 import tinperch.workshop.store.WorkshopStore;
 
@@ -167,11 +168,43 @@ public class MainJobTest extends WindowTest {
     public void aFaceClickedOnTheTurntableLeadsToItsDimension() throws Exception {
         goTo(BLOWER, Station.SHAPE);
         waitForPicture();
-        robot.clickOn(need("turntable"));
-        WaitForAsyncUtils.waitForFxEvents();
-        assertFalse(desk.litProperty().get() == null);
+        javafx.geometry.Bounds b = need("turntable").localToScreen(need("turntable").getBoundsInLocal());
+        String key = "";
+        // Somewhere on a diagonal through the middle there is the plate's face.
+        for (double t = 0.35; t < 0.7 && key.isEmpty(); t += 0.05) {
+            robot.clickOn(b.getMinX() + t * b.getWidth(), b.getMinY() + t * b.getHeight());
+            WaitForAsyncUtils.waitForFxEvents();
+            String lit = desk.litProperty().get();
+            if (!lit.isEmpty()) {
+                key = Assessor.family(upgrade(BLOWER).part().orElseThrow()).keyOf(lit);
+            }
+        }
+        assertFalse(key.isEmpty(), "no face was hit");
+        String field = "field-" + key;
+        waitFor(() -> stage.getScene().getFocusOwner() == find(field), field + " has no focus");
         robot.push(KeyCode.LEFT).push(KeyCode.UP);
         assertEquals(desk.workshop().undoLabel().isEmpty(), true, "looking changes nothing");
+    }
+
+    @Test
+    public void theTurntableIsCutOpenByKeysAndShowsWhatIsHeld() throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        waitForPicture();
+        robot.clickOn(need("turntable"));
+        onFx(() -> {
+            need("turntable").requestFocus();
+            return null;
+        });
+        robot.push(KeyCode.C);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(((javafx.scene.control.ToggleButton) need("cut-x")).isSelected());
+        robot.push(KeyCode.C).push(KeyCode.C).push(KeyCode.C);
+        WaitForAsyncUtils.waitForFxEvents();
+        for (String axis : List.of("x", "y", "z")) {
+            assertFalse(((javafx.scene.control.ToggleButton) need("cut-" + axis)).isSelected());
+        }
+        assertEquals(desk.pictureProperty().get().held().size(), 2);
+        assertTrue(desk.workshop().undoLabel().isEmpty(), "looking changes nothing");
     }
 
     @Test

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Book;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.demo.DemoWorkshop;
@@ -91,7 +92,7 @@ public class WorkshopTest extends TempFolder {
         try (Workshop w = demo()) {
             Machine m = w.state().machines().get(0);
             w.edit("add", s -> s.with(new Machine("new", "New", m.kind(), "", m.usableMm(), 0.4, true, 24, 0, List.of("PLA"),
-                    Machine.State.FIT, "")));
+                    Machine.State.FIT, "", Book.EMPTY)));
             Upgrade u = w.state().upgrades().get(0);
             w.edit("keep", s -> s.with(new Revision(u.id(), 9, LocalDateTime.of(2026, 1, 1, 1, 1), "x", u, Revision.Life.NEW)));
             w.undo();

@@ -19,6 +19,7 @@ import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
+import tinperch.solid.shape.Profiles;
 
 /**
  * One place where a plate meets something with a hole pattern: where its holes are, what the screws are tightened into,
@@ -162,6 +163,22 @@ final class ScrewSite {
             body.add(Leaf.extrusion(key + " boss " + pattern.holes().get(i).label(),
                     Profile.disc(p[0], p[1], bossMm, SIDES), Placement.HERE, from, to));
         }
+    }
+
+    /** The parameter behind a feature of a site, "tool boss A". */
+    static String keyOf(String feature) {
+        String site = feature.split(" ")[0];
+        return site + (feature.contains("boss") ? ".boss" : feature.contains("insert") ? ".insert"
+                : feature.contains("nut") || feature.contains("head") ? ".recess" : ".length");
+    }
+
+    /** What is screwed on, as a slab round its holes. */
+    Leaf heldThing() {
+        List<Profile> rims = places.stream().map(p -> Profile.disc(p[0], p[1], thread.washerOuterMm() + 4, 24)).toList();
+        double top = plateMm + standoffMm;
+        double thick = Math.max(0.2, values.number(key + ".held"));
+        return onTop ? Leaf.extrusion(pattern.name(), Profiles.hull(rims), Placement.HERE, top, top + thick)
+                : Leaf.extrusion(pattern.name(), Profiles.hull(rims), Placement.HERE, -standoffMm - thick, -standoffMm);
     }
 
     /** Adds holes and pockets to the cuts; {@code beyondMm} keeps the far side reachable for a driver. */

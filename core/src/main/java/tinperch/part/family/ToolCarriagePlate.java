@@ -85,6 +85,17 @@ public final class ToolCarriagePlate implements PartFamily {
     }
 
     @Override
+    public String keyOf(String feature) {
+        if (feature.startsWith("plate")) {
+            return "plate.thickness";
+        }
+        if (feature.startsWith("opening")) {
+            return "opening.diameter";
+        }
+        return feature.startsWith("mark") ? "mark.height" : ScrewSite.keyOf(feature);
+    }
+
+    @Override
     public PartForm form(PartInputs in) {
         Values v = in.values();
         double w = v.number("plate.width") / 2;
@@ -114,7 +125,8 @@ public final class ToolCarriagePlate implements PartFamily {
         Optional<String> mark = engrave(in.mark(), v.number("mark.height"), face, mount, tool, t, cuts);
         Solid solid = new Solid.Difference(new Solid.Union(body), cuts);
         return new PartForm(solid, bounds(face, mount, tool, t), List.of(mount.stack(), tool.stack()),
-                List.of(seat(mount, tool, face), seat(tool, mount, face)), dimensions(v, mount, tool, t), mark);
+                List.of(seat(mount, tool, face), seat(tool, mount, face)), dimensions(v, mount, tool, t),
+                List.of(mount.heldThing(), tool.heldThing()), mark);
     }
 
     private static void requireOpening(PlateFace face, ScrewSite... sites) {

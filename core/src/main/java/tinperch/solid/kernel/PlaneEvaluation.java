@@ -55,6 +55,11 @@ final class PlaneEvaluation {
                 return quick;
             }
         }
+        return theLongWay(g, present);
+    }
+
+    /** Sections, arrangement, tracing. */
+    List<Found> theLongWay(PlaneGroups.Group g, int[] present) {
         int[] axes = keptAxes(g.n);
         double[][] regions = new double[g.members.size()][];
         double[] box = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY,

@@ -63,8 +63,10 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
     private static final class Search {
         private final TriangleTree a;
         private final TriangleTree b;
-        private final double[] moved;
-        private final double[] boxB;
+        /** Where the second solid's axes go, row by row, and its origin. */
+        private final double[] m;
+        private final double[] o;
+        private final boolean shifted;
         private final TriangleDistance pair = new TriangleDistance();
         private final double[] ta = new double[9];
         private final double[] tb = new double[9];
@@ -78,34 +80,9 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             this.b = b;
             this.any = any;
             this.bestSq = startSq;
-            boolean here = p.equals(Placement.HERE);
-            moved = here ? b.xyz : new double[b.xyz.length];
-            boxB = here ? b.box : new double[b.box.length];
-            if (!here) {
-                for (int i = 0; i < moved.length; i += 3) {
-                    double x = b.xyz[i];
-                    double y = b.xyz[i + 1];
-                    double z = b.xyz[i + 2];
-                    moved[i] = p.origin().x() + p.u().x() * x + p.v().x() * y + p.w().x() * z;
-                    moved[i + 1] = p.origin().y() + p.u().y() * x + p.v().y() * y + p.w().y() * z;
-                    moved[i + 2] = p.origin().z() + p.u().z() * x + p.v().z() * y + p.w().z() * z;
-                }
-                double[][] m = {{p.u().x(), p.v().x(), p.w().x()}, {p.u().y(), p.v().y(), p.w().y()},
-                    {p.u().z(), p.v().z(), p.w().z()}};
-                double[] o = {p.origin().x(), p.origin().y(), p.origin().z()};
-                for (int n = 0; n < boxB.length; n += 6) {
-                    for (int r = 0; r < 3; r++) {
-                        double mid = o[r];
-                        double half = 0;
-                        for (int c = 0; c < 3; c++) {
-                            mid += m[r][c] * (b.box[n + c] + b.box[n + 3 + c]) / 2;
-                            half += Math.abs(m[r][c]) * (b.box[n + 3 + c] - b.box[n + c]) / 2;
-                        }
-                        boxB[n + r] = mid - half;
-                        boxB[n + 3 + r] = mid + half;
-                    }
-                }
-            }
+            m = new double[] {p.u().x(), p.v().x(), p.w().x(), p.u().y(), p.v().y(), p.w().y(), p.u().z(), p.v().z(), p.w().z()};
+            o = new double[] {p.origin().x(), p.origin().y(), p.origin().z()};
+            shifted = p.u().equals(Vec3.X) && p.v().equals(Vec3.Y) && p.w().equals(Vec3.Z);
         }
 
         Vec3 pointA() {
@@ -116,12 +93,28 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             return new Vec3(where[3], where[4], where[5]);
         }
 
+        /** A box of the second solid is brought over when it is looked at: moving a solid costs nothing. */
         private double apartSq(int na, int nb) {
             int i = 6 * na;
             int j = 6 * nb;
             double sum = 0;
             for (int k = 0; k < 3; k++) {
-                double d = Math.max(a.box[i + k] - boxB[j + 3 + k], boxB[j + k] - a.box[i + 3 + k]);
+                double lo;
+                double hi;
+                if (shifted) {
+                    lo = b.box[j + k] + o[k];
+                    hi = b.box[j + 3 + k] + o[k];
+                } else {
+                    double mid = o[k];
+                    double half = 0;
+                    for (int c = 0; c < 3; c++) {
+                        mid += m[3 * k + c] * (b.box[j + c] + b.box[j + 3 + c]) / 2;
+                        half += Math.abs(m[3 * k + c]) * (b.box[j + 3 + c] - b.box[j + c]) / 2;
+                    }
+                    lo = mid - half;
+                    hi = mid + half;
+                }
+                double d = Math.max(a.box[i + k] - hi, lo - a.box[i + 3 + k]);
                 if (d > 0) {
                     sum += d * d;
                 }
@@ -157,7 +150,7 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             int a1 = na;
             int b0 = nb;
             int b1 = nb;
-            if (leafB || !leafA && size(a.box, na) >= size(boxB, nb)) {
+            if (leafB || !leafA && size(a.box, na) >= size(b.box, nb)) {
                 a0 = a.child(na);
                 a1 = a0 + 1;
             } else {
@@ -176,9 +169,11 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
 
         private void leaves(int na, int nb) {
             for (int i = 0; i < a.count(na); i++) {
-                load(a.xyz, a.corner, a.order[a.first(na) + i], ta);
+                for (int k = 0; k < 3; k++) {
+                    System.arraycopy(a.xyz, 3 * a.corner[3 * a.order[a.first(na) + i] + k], ta, 3 * k, 3);
+                }
                 for (int j = 0; j < b.count(nb); j++) {
-                    load(moved, b.corner, b.order[b.first(nb) + j], tb);
+                    bring(b.order[b.first(nb) + j]);
                     if (boxesApartSq(ta, tb) >= bestSq) {
                         continue;
                     }
@@ -209,9 +204,14 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             return sum;
         }
 
-        private static void load(double[] xyz, int[] corner, int t, double[] into) {
+        /** A triangle of the second solid in the first one's frame. */
+        private void bring(int t) {
             for (int k = 0; k < 3; k++) {
-                System.arraycopy(xyz, 3 * corner[3 * t + k], into, 3 * k, 3);
+                int p = 3 * b.corner[3 * t + k];
+                for (int r = 0; r < 3; r++) {
+                    tb[3 * k + r] = shifted ? b.xyz[p + r] + o[r]
+                            : o[r] + m[3 * r] * b.xyz[p] + m[3 * r + 1] * b.xyz[p + 1] + m[3 * r + 2] * b.xyz[p + 2];
+                }
             }
         }
     }

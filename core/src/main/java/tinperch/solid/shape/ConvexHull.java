@@ -1,5 +1,6 @@
 package tinperch.solid.shape;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,10 +13,11 @@ import tinperch.solid.Vec3;
 
 /**
  * The convex hull of points as triangles. Incremental: a point outside takes away the triangles that see it and closes the
- * rim with new ones; points within a tolerance of the hull so far change nothing. Of the order n · triangles.
+ * rim with new ones. Points within a thousandth of a millimetre of another or of the hull so far change nothing, so the
+ * hull may lie that much inside the true one. Of the order n · triangles.
  */
 public final class ConvexHull {
-    private static final double NEAR = 1e-9;
+    private static final double NEAR_MM = 1e-3;
 
     private ConvexHull() {}
 
@@ -24,12 +26,13 @@ public final class ConvexHull {
      *
      * @throws SolidException when the points lie in one plane or are fewer than four
      */
-    public static Leaf leaf(String feature, List<Vec3> points) {
-        for (Vec3 p : points) {
+    public static Leaf leaf(String feature, List<Vec3> given) {
+        for (Vec3 p : given) {
             if (!p.isFinite()) {
                 throw new SolidException("“" + feature + "” has a point that is not a number.", List.of(feature));
             }
         }
+        List<Vec3> points = apart(given);
         int[] start = tetrahedron(feature, points);
         List<int[]> triangles = new ArrayList<>();
         Vec3 middle = Vec3.ZERO;
@@ -46,9 +49,8 @@ public final class ConvexHull {
             }
             triangles.add(t);
         }
-        double near = NEAR * (1 + span(points));
         for (int p = 0; p < points.size(); p++) {
-            add(points, triangles, p, near);
+            add(points, triangles, p);
         }
         Map<Integer, Integer> number = new HashMap<>();
         List<int[][]> faces = new ArrayList<>();
@@ -73,27 +75,67 @@ public final class ConvexHull {
         return Leaf.of(feature, xyz, faces);
     }
 
-    private static void add(List<Vec3> points, List<int[]> triangles, int p, double near) {
-        Set<Long> rim = new HashSet<>();
-        List<int[]> kept = new ArrayList<>(triangles.size() + 4);
-        for (int[] t : triangles) {
-            if (height(points, t, points.get(p)) > near) {
-                for (int k = 0; k < 3; k++) {
-                    long back = (long) t[(k + 1) % 3] << 32 | t[k];
-                    if (!rim.remove(back)) {
-                        rim.add((long) t[k] << 32 | t[(k + 1) % 3]);
-                    }
-                }
-            } else {
-                kept.add(t);
+    private static List<Vec3> apart(List<Vec3> given) {
+        List<Vec3> kept = new ArrayList<>(given.size());
+        for (Vec3 p : given) {
+            if (kept.stream().noneMatch(q -> q.distanceTo(p) < NEAR_MM)) {
+                kept.add(p);
             }
         }
-        if (kept.size() == triangles.size()) {
+        return kept;
+    }
+
+    private static void add(List<Vec3> points, List<int[]> triangles, int p) {
+        int highest = -1;
+        double height = NEAR_MM;
+        Map<Long, Integer> at = new HashMap<>(6 * triangles.size());
+        for (int t = 0; t < triangles.size(); t++) {
+            double h = height(points, triangles.get(t), points.get(p));
+            if (h > height) {
+                height = h;
+                highest = t;
+            }
+            for (int k = 0; k < 3; k++) {
+                at.put(edge(triangles.get(t), k), t);
+            }
+        }
+        if (highest < 0) {
             return;
         }
-        rim.stream().sorted().forEach(e -> kept.add(new int[] {(int) (e >> 32), (int) (long) e, p}));
+        // From the triangle seen best across edges to all others seen: one patch, so its rim is one loop.
+        Set<Integer> seen = new HashSet<>(Set.of(highest));
+        ArrayDeque<Integer> open = new ArrayDeque<>(seen);
+        List<int[]> rim = new ArrayList<>();
+        while (!open.isEmpty()) {
+            int[] t = triangles.get(open.poll());
+            for (int k = 0; k < 3; k++) {
+                int other = at.get((long) t[(k + 1) % 3] << 32 | t[k]);
+                if (!seen.contains(other) && height(points, triangles.get(other), points.get(p)) > 0) {
+                    seen.add(other);
+                    open.add(other);
+                }
+            }
+        }
+        List<int[]> kept = new ArrayList<>(triangles.size() + 4);
+        for (int t = 0; t < triangles.size(); t++) {
+            if (!seen.contains(t)) {
+                kept.add(triangles.get(t));
+                continue;
+            }
+            for (int k = 0; k < 3; k++) {
+                int[] tri = triangles.get(t);
+                if (!seen.contains(at.get((long) tri[(k + 1) % 3] << 32 | tri[k]))) {
+                    rim.add(new int[] {tri[k], tri[(k + 1) % 3], p});
+                }
+            }
+        }
+        kept.addAll(rim);
         triangles.clear();
         triangles.addAll(kept);
+    }
+
+    private static long edge(int[] t, int k) {
+        return (long) t[k] << 32 | t[(k + 1) % 3];
     }
 
     /** Height of a point over a triangle, mm; positive outside. */
@@ -129,9 +171,5 @@ public final class ConvexHull {
             }
         }
         return best;
-    }
-
-    private static double span(List<Vec3> points) {
-        return points.stream().mapToDouble(p -> p.distanceTo(points.get(0))).max().orElse(0);
     }
 }

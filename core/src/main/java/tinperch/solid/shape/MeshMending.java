@@ -1,10 +1,9 @@
 package tinperch.solid.shape;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -24,6 +23,7 @@ public final class MeshMending {
     public static final int MOST_FOR_CUTTING = 20_000;
 
     private static final int LARGEST_HOLE = 64;
+    private static final int MOST_PIECES = 2000;
 
     /**
      * What was done.
@@ -100,6 +100,8 @@ public final class MeshMending {
     private int trianglesAdded;
     private int[] piece;
     private int pieces;
+    private int[] edgeHead;
+    private int[] edgeNext;
 
     private MeshMending(String feature) {
         this.feature = feature;
@@ -114,7 +116,7 @@ public final class MeshMending {
     public static Mended mend(String feature, Mesh mesh, double weldMm) {
         MeshMending m = new MeshMending(feature);
         m.weld(mesh, weldMm);
-        m.dropBad(weldMm);
+        m.dropBad();
         if (m.count == 0) {
             throw new SolidException("“" + feature + "” is empty: it has no triangle with an area.", List.of(feature));
         }
@@ -128,9 +130,11 @@ public final class MeshMending {
         int n = mesh.pointCount();
         xyz = new double[3 * n];
         int[] number = new int[n];
-        // A grid of cells one weld wide; a point looks into its own and the neighbouring ones it is near to.
+        // Chains of points by the cell of a grid they lie in; a point looks into the cells that its weld reaches.
         double cell = Math.max(weldMm, 1e-12) * 64;
-        Map<Long, int[]> cells = new HashMap<>(2 * n);
+        int[] head = new int[Integer.highestOneBit(Math.max(8, n)) * 2];
+        int[] next = new int[n];
+        Arrays.fill(head, -1);
         for (int i = 0; i < n; i++) {
             double x = mesh.x(i);
             double y = mesh.y(i);
@@ -139,7 +143,7 @@ public final class MeshMending {
                 throw new SolidException("“" + feature + "” has a corner at (" + x + ", " + y + ", " + z
                         + ") mm; that cannot be meant.", List.of(feature));
             }
-            int found = find(cells, cell, weldMm, x, y, z);
+            int found = find(head, next, cell, weldMm, x, y, z);
             if (found >= 0) {
                 number[i] = found;
                 welded++;
@@ -147,9 +151,10 @@ public final class MeshMending {
                 xyz[3 * points] = x;
                 xyz[3 * points + 1] = y;
                 xyz[3 * points + 2] = z;
-                int p = points++;
-                number[i] = p;
-                cells.merge(key(cell, x, y, z), new int[] {p}, MeshMending::appended);
+                int slot = slot(cell, x, y, z, head.length);
+                next[points] = head[slot];
+                head[slot] = points;
+                number[i] = points++;
             }
         }
         count = mesh.triangleCount();
@@ -161,121 +166,137 @@ public final class MeshMending {
         }
     }
 
-    private static int[] appended(int[] a, int[] b) {
-        int[] out = Arrays.copyOf(a, a.length + 1);
-        out[a.length] = b[0];
-        return out;
-    }
-
-    private static long key(double cell, double x, double y, double z) {
+    private static int slot(double cell, double x, double y, double z, int slots) {
         long a = (long) Math.floor(x / cell + 0.37);
         long b = (long) Math.floor(y / cell + 0.37);
         long c = (long) Math.floor(z / cell + 0.37);
-        return a * 0x9E3779B97F4A7C15L ^ b * 0xC2B2AE3D27D4EB4FL ^ c * 0x165667B19E3779F9L;
+        long h = a * 0x9E3779B97F4A7C15L + b * 0xC2B2AE3D27D4EB4FL + c * 0x165667B19E3779F9L;
+        h ^= h >>> 29;
+        h *= 0xBF58476D1CE4E5B9L;
+        return (int) (h ^ h >>> 32) & slots - 1;
     }
 
-    private int find(Map<Long, int[]> cells, double cell, double w, double x, double y, double z) {
-        for (int dx = -1; dx <= 1; dx += 2) {
-            for (int dy = -1; dy <= 1; dy += 2) {
-                for (int dz = -1; dz <= 1; dz += 2) {
-                    int[] here = cells.get(key(cell, x + dx * w, y + dy * w, z + dz * w));
-                    if (here != null) {
-                        for (int p : here) {
-                            double ex = xyz[3 * p] - x;
-                            double ey = xyz[3 * p + 1] - y;
-                            double ez = xyz[3 * p + 2] - z;
-                            if (ex * ex + ey * ey + ez * ez <= w * w) {
-                                return p;
-                            }
-                        }
-                    }
+    private int find(int[] head, int[] next, double cell, double w, double x, double y, double z) {
+        int before = -1;
+        for (int corner = 0; corner < 8; corner++) {
+            int slot = slot(cell, x + ((corner & 1) * 2 - 1) * w, y + ((corner >> 1 & 1) * 2 - 1) * w,
+                    z + ((corner >> 2) * 2 - 1) * w, head.length);
+            if (slot == before) {
+                continue;
+            }
+            before = slot;
+            for (int p = head[slot]; p >= 0; p = next[p]) {
+                double ex = xyz[3 * p] - x;
+                double ey = xyz[3 * p + 1] - y;
+                double ez = xyz[3 * p + 2] - z;
+                if (ex * ex + ey * ey + ez * ez <= w * w) {
+                    return p;
                 }
             }
         }
         return -1;
     }
 
-    private void dropBad(double weldMm) {
-        Set<List<Integer>> known = new HashSet<>(2 * count);
+    private void dropBad() {
+        // Triangles chained by their lowest corner: the same one given twice meets itself there.
+        int[] head = new int[points];
+        int[] next = new int[count];
+        Arrays.fill(head, -1);
         int n = 0;
         for (int t = 0; t < count; t++) {
             int a = tri[3 * t];
             int b = tri[3 * t + 1];
             int c = tri[3 * t + 2];
-            int[] sorted = {a, b, c};
-            Arrays.sort(sorted);
-            if (a == b || b == c || c == a || !known.add(List.of(sorted[0], sorted[1], sorted[2]))) {
+            int low = Math.min(a, Math.min(b, c));
+            int high = Math.max(a, Math.max(b, c));
+            boolean bad = a == b || b == c || c == a;
+            for (int u = head[low]; u >= 0 && !bad; u = next[u]) {
+                int d = tri[3 * u];
+                int e = tri[3 * u + 1];
+                int f = tri[3 * u + 2];
+                bad = Math.max(d, Math.max(e, f)) == high && d + (long) e + f == a + (long) b + c;
+            }
+            if (bad) {
                 dropped++;
                 continue;
             }
             tri[3 * n] = a;
             tri[3 * n + 1] = b;
             tri[3 * n + 2] = c;
-            n++;
+            next[n] = head[low];
+            head[low] = n++;
         }
         count = n;
     }
 
-    /** Walks from triangle to triangle and turns those that disagree with the one they were reached from. */
-    private void agree() {
-        Map<Long, int[]> edges = new HashMap<>(4 * count);
-        for (int e = 0; e < 3 * count; e++) {
-            edges.merge(undirected(e), new int[] {e}, MeshMending::appended);
+    /** Edges chained by the corner they start from, for finding what meets along one. */
+    private void chainEdges() {
+        edgeHead = new int[points];
+        edgeNext = new int[3 * count];
+        Arrays.fill(edgeHead, -1);
+        for (int e = 3 * count - 1; e >= 0; e--) {
+            edgeNext[e] = edgeHead[tri[e]];
+            edgeHead[tri[e]] = e;
         }
+    }
+
+    /** The one other edge between two corners besides {@code e}, in either direction; -1 when there is none or several. */
+    private int partner(int e) {
+        int found = -1;
+        for (int side = 0; side < 2; side++) {
+            int from = side == 0 ? tri[e] : end(e);
+            int to = side == 0 ? end(e) : tri[e];
+            for (int f = edgeHead[from]; f >= 0; f = edgeNext[f]) {
+                if (f != e && end(f) == to) {
+                    if (found >= 0) {
+                        return -1;
+                    }
+                    found = f;
+                }
+            }
+        }
+        return found;
+    }
+
+    /** Walks from triangle to triangle and notes those that disagree with the one they were reached from; then turns them. */
+    private void agree() {
+        chainEdges();
         piece = new int[count];
         Arrays.fill(piece, -1);
-        ArrayDeque<Integer> open = new ArrayDeque<>();
+        boolean[] turned = new boolean[count];
+        int[] open = new int[count];
         for (int s = 0; s < count; s++) {
             if (piece[s] >= 0) {
                 continue;
             }
             piece[s] = pieces;
-            open.add(s);
-            while (!open.isEmpty()) {
-                int t = open.poll();
+            int waiting = 0;
+            open[waiting++] = s;
+            while (waiting > 0) {
+                int t = open[--waiting];
                 for (int k = 0; k < 3; k++) {
-                    int[] there = edges.get(undirected(3 * t + k));
-                    if (there.length != 2) {
-                        continue;
-                    }
-                    int other = there[0] / 3 == t ? there[1] : there[0];
-                    int u = other / 3;
-                    if (piece[u] < 0) {
+                    int other = partner(3 * t + k);
+                    if (other >= 0 && piece[other / 3] < 0) {
+                        int u = other / 3;
                         piece[u] = pieces;
-                        if (directed(t, k) == directedOf(u, undirected(3 * t + k))) {
-                            turn(u);
-                            flipped++;
-                        }
-                        open.add(u);
+                        boolean agrees = tri[other] != tri[3 * t + k];
+                        turned[u] = agrees ? turned[t] : !turned[t];
+                        open[waiting++] = u;
                     }
                 }
             }
             pieces++;
         }
+        for (int t = 0; t < count; t++) {
+            if (turned[t]) {
+                turn(t);
+                flipped++;
+            }
+        }
     }
 
     private int end(int e) {
         return tri[e % 3 == 2 ? e - 2 : e + 1];
-    }
-
-    private long undirected(int e) {
-        int a = tri[e];
-        int b = end(e);
-        return (long) Math.min(a, b) << 32 | Math.max(a, b);
-    }
-
-    /** Whether an edge runs from its lower to its higher corner. */
-    private boolean directed(int t, int k) {
-        return tri[3 * t + k] < end(3 * t + k);
-    }
-
-    private boolean directedOf(int t, long edge) {
-        for (int k = 0; k < 3; k++) {
-            if (undirected(3 * t + k) == edge) {
-                return directed(t, k);
-            }
-        }
-        throw new IllegalStateException("edge not of this triangle");
     }
 
     private void turn(int t) {
@@ -285,14 +306,15 @@ public final class MeshMending {
     }
 
     private void closeHoles() {
-        Map<Long, Integer> directed = new HashMap<>(8 * count);
-        for (int e = 0; e < 3 * count; e++) {
-            directed.merge((long) tri[e] << 32 | end(e), 1, Integer::sum);
-        }
-        Map<Integer, Integer> rim = new HashMap<>();
+        chainEdges();
+        Map<Integer, Integer> rim = new LinkedHashMap<>();
         Set<Integer> forked = new HashSet<>();
         for (int e = 0; e < 3 * count; e++) {
-            if (!directed.containsKey((long) end(e) << 32 | tri[e]) && rim.put(end(e), tri[e]) != null) {
+            boolean alone = true;
+            for (int f = edgeHead[end(e)]; f >= 0 && alone; f = edgeNext[f]) {
+                alone = end(f) != tri[e];
+            }
+            if (alone && rim.put(end(e), tri[e]) != null) {
                 forked.add(end(e));
             }
         }
@@ -351,12 +373,7 @@ public final class MeshMending {
     }
 
     private int pieceAt(int point) {
-        for (int e = 0; e < 3 * count; e++) {
-            if (tri[e] == point) {
-                return piece[e / 3];
-            }
-        }
-        return 0;
+        return edgeHead[point] < 0 ? 0 : piece[edgeHead[point] / 3];
     }
 
     /** Turns pieces whose volume is negative; one lying within an odd number of others is a cavity and stays so. */
@@ -380,7 +397,8 @@ public final class MeshMending {
         boolean[] wrong = new boolean[pieces];
         for (int p = 0; p < pieces; p++) {
             int around = 0;
-            for (int q = 0; q < pieces; q++) {
+            // A heap of scraps has no cavities worth looking for.
+            for (int q = 0; q < pieces && pieces <= MOST_PIECES; q++) {
                 boolean in = p != q;
                 for (int x = 0; x < 3 && in; x++) {
                     in = low[3 * q + x] < low[3 * p + x] && high[3 * q + x] > high[3 * p + x];

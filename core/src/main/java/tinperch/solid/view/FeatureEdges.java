@@ -1,10 +1,9 @@
 package tinperch.solid.view;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import tinperch.solid.Mesh;
+import tinperch.solid.Neighbours;
 import tinperch.solid.Vec3;
 
 /**
@@ -20,11 +19,18 @@ public final class FeatureEdges {
      *
      * @param a first point number, {@code b} second
      * @param left outward normal of one face, {@code right} of the other
+     * @param sharp whether it is meant as an edge and not a facet of something round
+     * @param leftFeature the feature of the one face, {@code rightFeature} of the other
      */
-    public record Edge(int a, int b, Vec3 left, Vec3 right, boolean sharp) {
+    public record Edge(int a, int b, Vec3 left, Vec3 right, boolean sharp, String leftFeature, String rightFeature) {
         /** Whether one face looks at the eye and the other does not; {@code toEye} is a direction. */
         public boolean isOutline(Vec3 toEye) {
             return left.dot(toEye) > 1e-9 != right.dot(toEye) > 1e-9;
+        }
+
+        /** What the edge is called: the two features that meet in it, or the one it belongs to. */
+        public String name() {
+            return leftFeature.equals(rightFeature) ? leftFeature : leftFeature + " / " + rightFeature;
         }
     }
 
@@ -32,22 +38,20 @@ public final class FeatureEdges {
 
     public static List<Edge> of(Mesh mesh) {
         double sharpCos = Math.cos(Math.toRadians(SHARP_DEG));
-        Map<Long, Integer> faceAt = new HashMap<>(mesh.triangleCount() * 4);
+        Neighbours neighbours = mesh.neighbours();
         List<Edge> edges = new ArrayList<>();
         for (int t = 0; t < mesh.triangleCount(); t++) {
             for (int k = 0; k < 3; k++) {
-                int a = mesh.corner(t, k);
-                int b = mesh.corner(t, (k + 1) % 3);
-                Integer other = faceAt.get((long) b << 32 | a);
-                if (other == null) {
-                    faceAt.put((long) a << 32 | b, mesh.faceOf(t));
+                int other = neighbours.across(3 * t + k);
+                if (other < 0 || other < t) {
                     continue;
                 }
-                Vec3 n = mesh.faces().get(mesh.faceOf(t)).normal();
-                Vec3 m = mesh.faces().get(other).normal();
-                double cos = n.dot(m);
+                Mesh.Face f = mesh.faces().get(mesh.faceOf(t));
+                Mesh.Face g = mesh.faces().get(mesh.faceOf(other));
+                double cos = f.normal().dot(g.normal());
                 if (cos < 1 - 1e-9) {
-                    edges.add(new Edge(a, b, n, m, cos < sharpCos));
+                    edges.add(new Edge(mesh.corner(t, k), mesh.corner(t, (k + 1) % 3), f.normal(), g.normal(),
+                            cos < sharpCos, f.feature(), g.feature()));
                 }
             }
         }

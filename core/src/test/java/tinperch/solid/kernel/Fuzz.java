@@ -32,9 +32,10 @@ public final class Fuzz {
 
     /** Null when the mesh of this seed's tree is closed and agrees with the tree; every other seed has near-coincident faces. */
     static String faultOf(long seed) {
-        Solid tree = new RandomTrees(seed, seed % 2 == 0).next();
+        Solid tree;
         Mesh mesh;
         try {
+            tree = new RandomTrees(seed, seed % 2 == 0).next();
             mesh = SolidKernel.evaluate(tree, Tolerances.USUAL);
         } catch (tinperch.solid.SolidException e) {
             return "refused: " + e.getMessage();
@@ -43,6 +44,12 @@ public final class Fuzz {
         }
         if (mesh.openEdges() != 0) {
             return mesh.openEdges() + " open edges";
+        }
+        for (int t = 0; t < mesh.triangleCount(); t++) {
+            Vec3 a = mesh.point(mesh.corner(t, 0));
+            if (!(mesh.point(mesh.corner(t, 1)).minus(a).cross(mesh.point(mesh.corner(t, 2)).minus(a)).length() > 0)) {
+                return "triangle " + t + " has no area";
+            }
         }
         try {
             Mesh single = SinglePrecision.of(mesh);

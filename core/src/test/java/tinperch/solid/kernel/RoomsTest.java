@@ -14,6 +14,7 @@ import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
+import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
 
 /** Each room of the kernel on its own. */
@@ -255,5 +256,50 @@ public class RoomsTest {
             all.add(new int[] {triangles[t], triangles[t + 1], triangles[t + 2]});
         }
         return all;
+    }
+
+    private static double[] quad(double x0, double y0, double x1, double y1) {
+        return new double[] {x0, y0, 0, x1, y0, 0, x1, y1, 0, x0, y1, 0};
+    }
+
+    @Test
+    public void piecesOfAPolygonAreJoinedAlongWholeBorders() {
+        List<double[]> strip = ConvexPieces.joined(List.of(quad(0, 0, 2, 1), quad(2, 0, 3, 1), quad(5, 0, 6, 1)));
+        assertEquals(strip.size(), 2, "two joined, one apart");
+        assertEquals(strip.get(0).length, 12, "the corners left in the middle of straight edges go");
+        assertEquals(ConvexPieces.joined(List.of(quad(0, 0, 2, 1), quad(2, 0, 3, 2))), null, "borders overlapping in part");
+        assertEquals(ConvexPieces.joined(List.of(quad(0, 0, 1, 1), quad(1, 1, 2, 2))), null, "meeting in a corner");
+        assertEquals(ConvexPieces.joined(List.of(quad(0, 0, 1, 1), quad(1, 0, 2, 1), quad(2, 0, 3, 1), quad(2, 1, 3, 2),
+                quad(2, 2, 3, 3), quad(1, 2, 2, 3), quad(0, 2, 1, 3), quad(0, 1, 1, 2))), null, "round a hole");
+    }
+
+    @Test
+    public void theShortWayFindsWhatTheLongWayFinds() {
+        Solid s = ReferencePart.of(8, 10, 24, 16);
+        TreeLogic tree = new TreeLogic(s);
+        Tolerances tol = Tolerances.USUAL;
+        PlaneEvaluation planes = new PlaneEvaluation(tree, new LeafIndex(tree.leaves()), tol);
+        int compared = 0;
+        for (PlaneGroups.Group g : PlaneGroups.of(tree.leaves(), tol.planeMm())) {
+            int[] present = planes.present(g);
+            List<PlaneEvaluation.Found> quick = g.members.size() == 1 ? new ConvexFace(tree, tol).faces(g, present) : null;
+            if (quick != null) {
+                double area = planes.theLongWay(g, present).stream().mapToDouble(RoomsTest::area).sum();
+                assertEquals(quick.stream().mapToDouble(RoomsTest::area).sum(), area, 1e-9);
+                compared++;
+            }
+        }
+        assertTrue(compared > 200, "only " + compared);
+    }
+
+    private static double area(PlaneEvaluation.Found f) {
+        Vec3 twice = Vec3.ZERO;
+        for (double[] r : f.rings()) {
+            for (int i = 0; i < r.length; i += 3) {
+                int j = (i + 3) % r.length;
+                twice = twice.plus(new Vec3(r[i], r[i + 1], r[i + 2]).cross(new Vec3(r[j], r[j + 1], r[j + 2])));
+            }
+        }
+        return twice.dot(f.normal()) / 2;
     }
 }

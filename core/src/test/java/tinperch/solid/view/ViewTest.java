@@ -5,6 +5,8 @@ import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
@@ -13,9 +15,11 @@ import tinperch.solid.Profile;
 import tinperch.solid.Solid;
 import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
+import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.SolidKernel;
 
 public class ViewTest {
+    private static final Rasteriser.Paint PAINT = new Rasteriser.Paint(0x808080, 0x00FF00, 0, 0xFF0000, 0x0000FF, 0, 1);
     private static final Leaf BOX = Leaf.extrusion("plate", Profile.rectangle(0, 0, 20, 10), Placement.HERE, 0, 5);
     private static final Leaf HOLE = Leaf.extrusion("hole", Profile.hole(0, 0, 6, 48), Placement.HERE, -1, 6);
 
@@ -95,9 +99,8 @@ public class ViewTest {
     @Test
     public void thePictureShowsThePartWhereItIs() {
         Mesh m = mesh(BOX.minus(HOLE));
-        Rasteriser r = new Rasteriser();
-        r.draw(m, List.of(), new Camera(0, 90, m.bounds().centre(), 10), 300, 200,
-                new Rasteriser.Paint(0x808080, 0x00FF00, 0, 0, 1), "");
+        Rasteriser r = new Rasteriser(Hands.ONE);
+        r.draw(Scene.of(m, List.of()), new Camera(0, 90, m.bounds().centre(), 10), 300, 200, PAINT);
         assertEquals(r.argb()[0], 0, "background");
         int filled = 0;
         for (int p : r.argb()) {
@@ -115,12 +118,11 @@ public class ViewTest {
     @Test
     public void aFeatureLightsUp() {
         Mesh m = mesh(Solid.union(BOX, Leaf.extrusion("boss A", Profile.disc(5, 0, 4, 24), Placement.HERE, 4, 9)));
-        Rasteriser r = new Rasteriser();
-        Rasteriser.Paint paint = new Rasteriser.Paint(0x808080, 0x00FF00, 0, 0, 1);
+        Rasteriser r = new Rasteriser(Hands.ONE);
         Camera c = new Camera(0, 90, m.bounds().centre(), 10);
-        r.draw(m, List.of(), c, 300, 200, paint, "");
+        r.draw(Scene.of(m, List.of()), c, 300, 200, PAINT);
         int plain = r.argb()[100 * 300 + 200];
-        r.draw(m, List.of(), c, 300, 200, paint, "boss");
+        r.draw(Scene.of(m, List.of()).lit("boss"), c, 300, 200, PAINT);
         assertNotEquals(r.argb()[100 * 300 + 200], plain);
         assertEquals(r.argb()[100 * 300 + 200] & 0xFF0000, 0, "green, no red");
     }
@@ -128,13 +130,68 @@ public class ViewTest {
     @Test
     public void edgesAreDrawnOnTopOfTheirFaces() {
         Mesh m = mesh(BOX);
-        Rasteriser r = new Rasteriser();
-        r.draw(m, FeatureEdges.of(m), new Camera(30, 40, m.bounds().centre(), 8), 300, 240,
-                new Rasteriser.Paint(0xFFFFFF, 0, 0x123456, 0, 2), "");
+        Rasteriser r = new Rasteriser(Hands.ONE);
+        r.draw(Scene.of(m, FeatureEdges.of(m)), new Camera(30, 40, m.bounds().centre(), 8), 300, 240,
+                new Rasteriser.Paint(0xFFFFFF, 0, 0x123456, 0, 0, 0, 2));
         int edge = 0;
         for (int p : r.argb()) {
             edge += p == 0xFF123456 ? 1 : 0;
         }
         assertTrue(edge > 600, "only " + edge + " edge pixels");
+    }
+
+    @Test
+    public void aSectionOpensThePartAndPaintsTheCutFace() {
+        Mesh m = mesh(BOX.minus(HOLE));
+        Rasteriser r = new Rasteriser(Hands.ONE);
+        // Cut at z = 2.5 and seen from above: where there is material its cut face is seen, all of it, and the hole stays open.
+        Scene cut = new Scene(m, List.of(), "", List.of(), Optional.of(new Scene.Cut(Vec3.Z, 2.5)));
+        r.draw(cut, new Camera(0, 90, m.bounds().centre(), 10), 300, 200, PAINT);
+        int red = 0;
+        for (int p : r.argb()) {
+            red += (p & 0xFF0000) != 0 && (p & 0xFFFF) == 0 ? 1 : 0;
+        }
+        double expected = (200 - 48 * 9 * Math.tan(Math.PI / 48)) * 100;
+        assertEquals(red, expected, 0.01 * expected);
+        assertEquals(r.argb()[100 * 300 + 150], 0);
+        // Seen slantwise the far half of an upright cut is left and the near half gone.
+        Scene half = new Scene(m, List.of(), "", List.of(), Optional.of(new Scene.Cut(Vec3.Y.times(-1), 0)));
+        r.draw(half, new Camera(0, 0, m.bounds().centre(), 10), 300, 200, PAINT);
+        assertEquals(r.argb()[100 * 300 + 70] & 0xFFFF, 0, "cut face");
+        assertNotEquals(r.argb()[100 * 300 + 150] & 0xFFFF, 0, "the bore's wall behind the cut");
+    }
+
+    @Test
+    public void ghostsAreSeenThrough() {
+        Mesh m = mesh(BOX);
+        Mesh lid = mesh(Leaf.extrusion("lid", Profile.rectangle(5, 0, 20, 10), Placement.HERE, 6, 8));
+        Rasteriser r = new Rasteriser(Hands.ONE);
+        r.draw(new Scene(m, List.of(), "", List.of(lid), Optional.empty()), new Camera(0, 90, Vec3.ZERO, 10), 400, 200, PAINT);
+        int bare = r.argb()[100 * 400 + 120];
+        int under = r.argb()[100 * 400 + 220];
+        int beyond = r.argb()[100 * 400 + 320];
+        assertTrue((under & 0xFF) > (under >> 8 & 0xFF) && (under & 0xFF00) != 0, "grey and blue");
+        assertEquals(bare & 0xFF, bare >> 8 & 0xFF, "grey");
+        assertTrue(beyond >>> 24 > 0 && beyond >>> 24 < 128, "a quarter there");
+        assertEquals(m.faces().get(r.faceAt(220, 100)).feature(), "plate", "a click goes through a ghost");
+    }
+
+    @Test
+    public void bandsMakeNoDifference() {
+        Mesh m = mesh(BOX.minus(HOLE));
+        Scene s = new Scene(m, FeatureEdges.of(m), "hole", List.of(), Optional.of(new Scene.Cut(Vec3.X, 3)));
+        Rasteriser one = new Rasteriser(Hands.ONE);
+        Rasteriser many = new Rasteriser((n, work) -> IntStream.range(0, n).parallel().forEach(work));
+        Camera c = new Camera(33, 25, m.bounds().centre(), 9);
+        one.draw(s, c, 301, 203, PAINT);
+        many.draw(s, c, 301, 203, PAINT);
+        assertEquals(many.argb(), one.argb());
+    }
+
+    @Test
+    public void anEdgeIsNamedByTheFeaturesThatMeet() {
+        List<FeatureEdges.Edge> edges = FeatureEdges.of(mesh(BOX.minus(HOLE)));
+        assertEquals(edges.stream().filter(e -> e.name().contains(" / ")).count(), 96);
+        assertTrue(edges.stream().filter(e -> !e.sharp()).allMatch(e -> e.name().equals("hole")));
     }
 }

@@ -9,16 +9,16 @@ import javafx.scene.paint.Color;
  *
  * @param paper behind everything, {@code sheet} working surfaces, {@code shelf} the shelf at the left
  * @param ink text, {@code faint} secondary text (at least 4.5 : 1 on paper), {@code line} rules
- * @param part body of a drawn part, {@code lit} a feature lit up
+ * @param part body of a drawn part, {@code lit} a feature lit up, {@code cut} a cut face
  */
 public record Palette(boolean dark, String paper, String sheet, String shelf, String shelfInk, String shelfFaint,
         String shelfCard, String ink, String faint, String line, String accent, String onAccent, String tint, String hot,
-        String part, String lit) {
+        String part, String lit, String cut) {
     public static final Palette LIGHT = new Palette(false, "#F3F1EA", "#FDFCF9", "#1F3238", "#F2EFE6", "#A9BABB",
-            "#2C434A", "#1D282C", "#56646A", "#D8D3C6", "#0B6A66", "#FFFFFF", "#DCEAE6", "#BF3A10", "#CFC8B6", "#3F9C93");
+            "#2C434A", "#1D282C", "#56646A", "#D8D3C6", "#0B6A66", "#FFFFFF", "#DCEAE6", "#BF3A10", "#CFC8B6", "#3F9C93", "#C7A36A");
     public static final Palette DARK = new Palette(true, "#15191B", "#1D2325", "#0D1113", "#EDEAE1", "#94A5A7",
             "#1C282C", "#EAE7DE", "#A4B0B1", "#374244", "#58C4B6", "#0E1A19", "#20393A", "#FF8152",
-            "#8C8778", "#58C4B6");
+            "#8C8778", "#58C4B6", "#A6874F");
 
     public Color inkColour() {
         return Color.web(ink);

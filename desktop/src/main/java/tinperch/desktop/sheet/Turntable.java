@@ -1,11 +1,18 @@
 package tinperch.desktop.sheet;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
@@ -13,15 +20,24 @@ import tinperch.desktop.look.Ui;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.Camera;
 import tinperch.solid.view.Rasteriser;
+import tinperch.solid.view.Scene;
+import tinperch.workshop.edit.PictureWorker;
 import tinperch.workshop.edit.PictureWorker.Picture;
 
-/** The part on a turntable: drag or arrow keys turn it, the wheel brings it nearer, a click finds the feature. */
+/**
+ * The part on a turntable: drag or arrow keys turn it, the wheel brings it nearer, a click finds the feature; a section opens
+ * it along one of its axes, and what it holds can be seen through or left out.
+ */
 final class Turntable extends Region {
     /** Drawn twice as large while still, so that edges come out smooth. */
     private static final int STILL = 2;
 
     private final Theme theme;
-    private final Rasteriser rasteriser = new Rasteriser();
+    private final Rasteriser rasteriser = new Rasteriser(PictureWorker.HELPERS);
+    private final Slider depth = Ui.id(new Slider(0.02, 0.98, 0.5), "cut-depth");
+    private final ToggleButton[] cuts = new ToggleButton[3];
+    private final ToggleButton held = Ui.id(new ToggleButton("held"), "show-held");
+    private final HBox tools;
     private final ImageView view = new ImageView();
     private final Consumer<String> picked;
     private WritableImage image;
@@ -42,7 +58,27 @@ final class Turntable extends Region {
         setId("turntable");
         getStyleClass().add("turntable");
         view.setManaged(false);
-        getChildren().add(view);
+        ToggleGroup axes = new ToggleGroup();
+        String[] names = {"x", "y", "z"};
+        tools = new HBox(4, Ui.label("cut", "faint"));
+        tools.setAlignment(Pos.CENTER_LEFT);
+        for (int i = 0; i < 3; i++) {
+            cuts[i] = Ui.id(new ToggleButton(names[i]), "cut-" + names[i]);
+            cuts[i].setToggleGroup(axes);
+            Ui.tip(cuts[i], "Open the part along " + names[i] + " (C goes from one to the next, [ and ] move the cut)");
+            tools.getChildren().add(cuts[i]);
+        }
+        depth.setPrefWidth(90);
+        held.setSelected(true);
+        Ui.tip(held, "Show what the part holds, seen through");
+        tools.getChildren().addAll(depth, held);
+        tools.getStyleClass().add("turntable-tools");
+        axes.selectedToggleProperty().addListener((o, a, b) -> draw());
+        depth.valueProperty().addListener((o, a, b) -> draw());
+        held.setOnAction(e -> draw());
+        depth.visibleProperty().bind(axes.selectedToggleProperty().isNotNull());
+        depth.managedProperty().bind(depth.visibleProperty());
+        getChildren().addAll(view, tools);
         setFocusTraversable(true);
         setAccessibleText("The part on a turntable");
         Ui.tip(this, "Drag or use the arrow keys to turn, the wheel to come nearer, double-click to reset; "
@@ -84,8 +120,41 @@ final class Turntable extends Region {
                 turn(e.getCode() == KeyCode.LEFT ? 10 : e.getCode() == KeyCode.RIGHT ? -10 : 0,
                         e.getCode() == KeyCode.UP ? 10 : e.getCode() == KeyCode.DOWN ? -10 : 0);
                 e.consume();
+            } else if (e.getCode() == KeyCode.C && !e.isShortcutDown()) {
+                nextCut();
+                e.consume();
+            } else if (e.getCode() == KeyCode.OPEN_BRACKET || e.getCode() == KeyCode.CLOSE_BRACKET) {
+                depth.setValue(depth.getValue() + (e.getCode() == KeyCode.OPEN_BRACKET ? -0.05 : 0.05));
+                e.consume();
             }
         });
+    }
+
+    private void nextCut() {
+        for (int i = 0; i < 3; i++) {
+            if (cuts[i].isSelected()) {
+                cuts[i].setSelected(false);
+                if (i < 2) {
+                    cuts[i + 1].setSelected(true);
+                }
+                return;
+            }
+        }
+        cuts[0].setSelected(true);
+    }
+
+    /** The section chosen; its open side is turned towards the eye. */
+    private Optional<Scene.Cut> cut(Camera camera) {
+        Vec3[] axes = {Vec3.X, Vec3.Y, Vec3.Z};
+        for (int i = 0; i < 3; i++) {
+            if (cuts[i].isSelected()) {
+                Vec3 n = axes[i].dot(camera.toEye()) >= 0 ? axes[i] : axes[i].times(-1);
+                Vec3 lo = picture.mesh().bounds().min();
+                Vec3 at = lo.plus(picture.mesh().bounds().size().times(depth.getValue()));
+                return Optional.of(new Scene.Cut(n, n.dot(at)));
+            }
+        }
+        return Optional.empty();
     }
 
     void show(Picture next) {
@@ -112,6 +181,8 @@ final class Turntable extends Region {
 
     @Override
     protected void layoutChildren() {
+        double h = tools.prefHeight(-1);
+        tools.resizeRelocate(8, getHeight() - h - 2, tools.prefWidth(-1), h);
         draw();
     }
 
@@ -138,9 +209,10 @@ final class Turntable extends Region {
         double k = zoom * 0.88 * Math.min(w, h * 1.25) / Math.max(1, size.length());
         Palette p = theme.palette();
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
-                p.dark() ? 0x0B0D0E : 0x2E302C, 0, scale);
-        rasteriser.draw(picture.mesh(), picture.edges(), new Camera(yaw, pitch, picture.mesh().bounds().centre(), k), w, h,
-                paint, lit);
+                p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);
+        Camera camera = new Camera(yaw, pitch, picture.mesh().bounds().centre(), k);
+        Scene scene = new Scene(picture.mesh(), picture.edges(), lit, held.isSelected() ? picture.held() : List.of(), cut(camera));
+        rasteriser.draw(scene, camera, w, h, paint);
         image.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), rasteriser.argb(), 0, w);
     }
 }

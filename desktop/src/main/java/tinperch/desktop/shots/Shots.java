@@ -86,6 +86,10 @@ public final class Shots {
         detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
         detail("shape-fields", () -> ((Button) find("#card-holds-tool-side")).fire());
         step("shape-wrong", this::typeWrong);
+        detail("shape-cut", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((javafx.scene.control.ToggleButton) find("#cut-x")).fire();
+        });
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));

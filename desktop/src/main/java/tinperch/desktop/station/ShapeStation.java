@@ -150,12 +150,7 @@ final class ShapeStation extends BorderPane implements View {
         if (feature.isEmpty()) {
             return;
         }
-        String key = feature.startsWith("plate") ? "plate.thickness" : feature.startsWith("opening") ? "opening.diameter"
-                : feature.startsWith("mark") ? "mark.height"
-                : feature.contains("boss") ? feature.split(" ")[0] + ".boss"
-                : feature.contains("insert") ? feature.split(" ")[0] + ".insert"
-                : feature.contains("nut") || feature.contains("head") ? feature.split(" ")[0] + ".recess"
-                : feature.split(" ")[0] + ".length";
+        String key = family.keyOf(feature);
         CommitField f = fields.get(key);
         if (f != null) {
             cards.values().forEach(c -> c.open(c.keys.contains(key)));

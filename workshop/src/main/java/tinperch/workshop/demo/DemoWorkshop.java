@@ -55,18 +55,21 @@ public final class DemoWorkshop {
                 new Machine("avocet", "Avocet", Machine.Kind.MOVING_BED,
                         "The club's workhorse: moving bed, grooved wheels, tall uprights.",
                         new Machine.Space(222, 222, 245), 0.4, true, 24, 0.2, List.of("PLA", "PETG", "TPU 95A"),
-                        Machine.State.IN_PIECES, "the carriage is off for the blower upgrade"),
+                        Machine.State.IN_PIECES, "the carriage is off for the blower upgrade",
+                        DemoBooks.avocet()),
                 new Machine("turnstone", "Turnstone", Machine.Kind.CANTILEVER,
                         "Small and borrowed for school days; wobbly, no heated bed.",
-                        new Machine.Space(114, 114, 116), 0.4, false, 12, 0.3, List.of("PLA"), Machine.State.FIT, ""),
+                        new Machine.Space(114, 114, 116), 0.4, false, 12, 0.3, List.of("PLA"), Machine.State.FIT, "",
+                        DemoBooks.turnstone()),
                 new Machine("curlew", "Curlew", Machine.Kind.CUBE,
                         "Enclosed, on rods and linear bearings; two tool plates, chamber to 55 °C.",
                         new Machine.Space(290, 290, 310), 0.4, true, 24, 0.15,
-                        List.of("PLA", "PETG", "PETG-CF", "ABS", "ASA", "PA12", "PC", "TPU 95A"), Machine.State.FIT, ""),
+                        List.of("PLA", "PETG", "PETG-CF", "ABS", "ASA", "PA12", "PC", "TPU 95A"), Machine.State.FIT, "",
+                        DemoBooks.curlew()),
                 new Machine("ruff", "Ruff", Machine.Kind.WIRE_CUTTER,
                         "Hot-wire foam cutter built from profiles, for hull plugs.",
                         new Machine.Space(0, 0, 0), 0, false, 24, 0, List.of(), Machine.State.WAITING,
-                        "waiting for its wire-tension carriages"));
+                        "waiting for its wire-tension carriages", DemoBooks.ruff()));
     }
 
     private static Values plate(double width, double height, double thickness) {

@@ -1,16 +1,21 @@
 package tinperch.workshop.edit;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import tinperch.part.PartForm;
 import tinperch.solid.Mesh;
 import tinperch.solid.SolidException;
 import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
+import tinperch.solid.kernel.Hands;
+import tinperch.solid.kernel.PlaneMemory;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.HiddenLines;
@@ -23,20 +28,35 @@ public final class PictureWorker implements AutoCloseable {
     /**
      * Everything needed to show a part.
      *
+     * @param held meshes of what stands against the part
      * @param top drawn lines seen from the tool side, {@code front} along +y, {@code side} from +x
      */
-    public record Picture(PartForm form, Mesh mesh, List<FeatureEdges.Edge> edges, List<HiddenLines.Piece> top,
-            List<HiddenLines.Piece> front, List<HiddenLines.Piece> side) {
+    public record Picture(PartForm form, Mesh mesh, List<FeatureEdges.Edge> edges, List<Mesh> held,
+            List<HiddenLines.Piece> top, List<HiddenLines.Piece> front, List<HiddenLines.Piece> side) {
 
         /** Computes it all on the calling thread. */
         public static Picture of(PartForm form) {
-            Mesh mesh = SolidKernel.evaluate(form.solid(), Tolerances.USUAL);
+            return of(form, new PlaneMemory());
+        }
+
+        /** The same, with what the picture before left. */
+        static Picture of(PartForm form, PlaneMemory memory) {
+            Mesh mesh = SolidKernel.evaluate(form.solid(), Tolerances.USUAL, HELPERS, memory);
             List<FeatureEdges.Edge> edges = FeatureEdges.of(mesh);
-            return new Picture(form, mesh, edges, HiddenLines.of(mesh, edges, Vec3.X, Vec3.Y),
-                    HiddenLines.of(mesh, edges, Vec3.X, Vec3.Z), HiddenLines.of(mesh, edges, Vec3.Y, Vec3.Z));
+            List<Mesh> held = form.held().stream().map(s -> SolidKernel.evaluate(s, Tolerances.USUAL)).toList();
+            List<List<HiddenLines.Piece>> views = new ArrayList<>(Collections.nCopies(VIEWS.length, null));
+            HELPERS.each(VIEWS.length, i -> views.set(i, HiddenLines.of(mesh, edges, VIEWS[i][0], VIEWS[i][1])));
+            return new Picture(form, mesh, edges, held, views.get(0), views.get(1), views.get(2));
         }
     }
 
+    /** Right and up of the three drawn views. */
+    private static final Vec3[][] VIEWS = {{Vec3.X, Vec3.Y}, {Vec3.X, Vec3.Z}, {Vec3.Y, Vec3.Z}};
+
+    /** All the processor's cores. */
+    public static final Hands HELPERS = (count, work) -> IntStream.range(0, count).parallel().forEach(work);
+
+    private final PlaneMemory memory = new PlaneMemory();
     private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
         Thread t = new Thread(r, "picture");
         t.setDaemon(true);
@@ -58,7 +78,7 @@ public final class PictureWorker implements AutoCloseable {
                 return;
             }
             try {
-                Picture picture = Picture.of(form);
+                Picture picture = Picture.of(form, memory);
                 deliver(ticket, () -> done.accept(picture));
             } catch (SolidException e) {
                 deliver(ticket, () -> failed.accept(e.getMessage()));

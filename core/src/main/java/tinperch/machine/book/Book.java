@@ -1,0 +1,256 @@
+package tinperch.machine.book;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/**
+ * All entries of a machine's book. Edits give a new book or throw a {@link BookProblem}; undo is the book before.
+ *
+ * @param since the day the machine came; entries may not lie before it
+ */
+public record Book(LocalDate since, List<Component> components, List<SettingChange> settings, List<Loadout> loadouts,
+        List<Redone> redone) {
+    /** A book without entries; machines made before there were books have this one. */
+    public static final Book EMPTY = begun(LocalDate.of(2000, 1, 1));
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+
+    public Book {
+        components = List.copyOf(components);
+        settings = List.copyOf(settings);
+        loadouts = List.copyOf(loadouts);
+        redone = List.copyOf(redone);
+    }
+
+    /** The book of a machine that came on a day. */
+    public static Book begun(LocalDate day) {
+        return new Book(day, List.of(), List.of(), List.of(), List.of());
+    }
+
+    // ---- questions ----
+
+    public Optional<Component> component(String id) {
+        return components.stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    public Optional<Loadout> loadout(String id) {
+        return loadouts.stream().filter(l -> l.id().equals(id)).findFirst();
+    }
+
+    /** How the machine stood at the end of a day with a loadout on; its own entries come before the machine's. */
+    public Standing at(LocalDate day, String loadout) {
+        Map<String, SettingChange> inForce = new TreeMap<>();
+        // Two passes: what the loadout says for itself outweighs what is said for all, whenever that was.
+        for (String scope : loadout.isEmpty() ? List.of("") : List.of("", loadout)) {
+            Map<String, SettingChange> newest = new TreeMap<>();
+            for (SettingChange s : settings) {
+                SettingChange known = newest.get(s.key());
+                if (s.loadout().equals(scope) && !s.on().isAfter(day) && (known == null || !s.on().isBefore(known.on()))) {
+                    newest.put(s.key(), s);
+                }
+            }
+            inForce.putAll(newest);
+        }
+        return new Standing(components.stream()
+                .filter(c -> (c.loadout().isEmpty() || c.loadout().equals(loadout)) && c.isOnAt(day)).toList(), inForce);
+    }
+
+    /** Every day something was fitted, taken off, set or redone, oldest first. */
+    public List<LocalDate> days() {
+        List<LocalDate> all = new ArrayList<>();
+        components.forEach(c -> {
+            all.add(c.on());
+            c.off().ifPresent(all::add);
+        });
+        settings.forEach(s -> all.add(s.on()));
+        redone.forEach(r -> all.add(r.on()));
+        return all.stream().distinct().sorted().toList();
+    }
+
+    /**
+     * What is due at the end of a day, in the order of {@code steps.csv}. What a machine came with on its first day asks for
+     * nothing: it was set up as a whole.
+     */
+    public List<Due> due(LocalDate day) {
+        List<Due> all = new ArrayList<>();
+        for (RedoStep step : RedoStep.ALL) {
+            Map<String, List<Ask>> byLoadout = new LinkedHashMap<>();
+            for (Ask a : asks(day)) {
+                if (a.rule.step().equals(step.step()) && redone.stream().noneMatch(r -> r.step().equals(step.step())
+                        && !r.on().isAfter(day) && r.covers().contains(a.entry))) {
+                    byLoadout.computeIfAbsent(a.loadout, k -> new ArrayList<>()).add(a);
+                }
+            }
+            byLoadout.forEach((loadout, asks) -> {
+                asks.sort(java.util.Comparator.comparing(Ask::on));
+                all.add(new Due(step, loadout, asks.stream().map(Ask::entry).distinct().toList(),
+                        asks.stream().map(Ask::words).distinct().toList(), asks.get(0).on));
+            });
+        }
+        return all;
+    }
+
+    private record Ask(RedoRule rule, String entry, String loadout, LocalDate on, String words) {}
+
+    private List<Ask> asks(LocalDate day) {
+        List<Ask> all = new ArrayList<>();
+        for (Component c : components) {
+            if (c.on().isAfter(since) && !c.on().isAfter(day)) {
+                String what = c.replaces().flatMap(this::component)
+                        .map(b -> c.name() + " in place of " + b.name()).orElse(c.name() + " fitted");
+                RedoRule.of(c.kind().name()).forEach(r -> all.add(ask(r, c.id(), c.loadout(), c.on(), what)));
+            }
+            boolean replaced = components.stream().anyMatch(o -> o.replaces().filter(c.id()::equals).isPresent());
+            if (c.off().isPresent() && !c.off().get().isAfter(day) && !replaced) {
+                RedoRule.of(c.kind().name()).forEach(r -> all.add(ask(r, c.id() + " off", c.loadout(), c.off().get(),
+                        c.name() + " taken off")));
+            }
+        }
+        for (SettingChange s : settings) {
+            SettingKey key = SettingKey.of(s.key()).orElse(null);
+            if (key != null && s.on().isAfter(since) && !s.on().isAfter(day)) {
+                RedoRule.of(key.redo()).forEach(r -> all.add(ask(r, s.id(), s.loadout(), s.on(),
+                        key.label() + " set to " + key.show(s.value()))));
+            }
+        }
+        return all;
+    }
+
+    private static Ask ask(RedoRule r, String entry, String loadout, LocalDate on, String what) {
+        return new Ask(r, entry, loadout, on, what + " on " + on.format(DAY) + ": " + r.reason());
+    }
+
+    // ---- edits ----
+
+    /** Fits a component; when it replaces another, that one comes off the same day. */
+    public Book fit(Component c) {
+        checkDay(c.on());
+        checkLoadout(c.loadout());
+        if (c.name().isBlank()) {
+            throw new BookProblem("A component needs a name, such as “heater 40 W” or “radial fan 40×10”.");
+        }
+        if (component(c.id()).isPresent()) {
+            throw new BookProblem("This component is in the book already.");
+        }
+        Book next = this;
+        if (c.replaces().isPresent()) {
+            next = next.takeOff(c.replaces().get(), c.on());
+        }
+        return next.withComponents(plus(next.components, c));
+    }
+
+    /** Takes a component off on a day. */
+    public Book takeOff(String id, LocalDate day) {
+        checkDay(day);
+        Component c = component(id).orElseThrow(() -> new BookProblem("That component is not in the book."));
+        if (c.off().isPresent()) {
+            throw new BookProblem(c.name() + " came off on " + c.off().get().format(DAY) + " already.");
+        }
+        if (day.isBefore(c.on())) {
+            throw new BookProblem(c.name() + " was fitted on " + c.on().format(DAY) + "; it cannot come off before that.");
+        }
+        return withComponents(components.stream().map(o -> o.id().equals(id) ? o.removed(day) : o).toList());
+    }
+
+    /**
+     * Takes an entry out of the book as if it had never been made, for slips of the pen. Refused when later entries stand on
+     * it.
+     */
+    public Book strikeOut(String id) {
+        Component c = component(id).orElse(null);
+        if (c == null) {
+            return new Book(since, components, without(settings, s -> s.id().equals(id)), loadouts,
+                    without(redone, r -> r.id().equals(id)));
+        }
+        Optional<Component> later = components.stream().filter(o -> o.replaces().filter(id::equals).isPresent()).findFirst();
+        if (later.isPresent()) {
+            throw new BookProblem(later.get().name() + " took the place of " + c.name() + " on "
+                    + later.get().on().format(DAY) + ". Strike that out first, or take " + c.name()
+                    + " off on a day instead; nothing was changed.");
+        }
+        Optional<Redone> done = redone.stream().filter(r -> r.covers().contains(id)).findFirst();
+        if (done.isPresent()) {
+            throw new BookProblem("“" + RedoStep.of(done.get().step()).label() + "” of " + done.get().on().format(DAY)
+                    + " was done because of " + c.name() + ". Strike that out first; nothing was changed.");
+        }
+        // What it had replaced is back on.
+        List<Component> rest = without(components, o -> o.id().equals(id)).stream()
+                .map(o -> c.replaces().filter(o.id()::equals).isPresent() ? new Component(o.id(), o.kind(), o.name(),
+                        o.loadout(), o.ratings(), o.on(), Optional.empty(), o.replaces(), o.by(), o.note()) : o).toList();
+        return withComponents(rest);
+    }
+
+    /** Gives a setting a value from a day on. */
+    public Book set(SettingChange s) {
+        checkDay(s.on());
+        checkLoadout(s.loadout());
+        if (SettingKey.of(s.key()).isEmpty()) {
+            throw new BookProblem("“" + s.key() + "” is not a setting this book knows.");
+        }
+        if (!Double.isFinite(s.value())) {
+            throw new BookProblem("A setting needs a number; the old value stays.");
+        }
+        return new Book(since, components, plus(settings, s), loadouts, redone);
+    }
+
+    public Book add(Loadout l) {
+        if (l.name().isBlank()) {
+            throw new BookProblem("A loadout needs a name, such as “fine nozzle”.");
+        }
+        return new Book(since, components, settings, plus(without(loadouts, o -> o.id().equals(l.id())), l), redone);
+    }
+
+    /** Notes that a due step was done with a result, or waived with a reason. */
+    public Book redo(Due due, String id, LocalDate day, String by, String result, boolean waived) {
+        checkDay(day);
+        if (result.isBlank()) {
+            throw new BookProblem(waived ? "Say why it is not needed; later nobody will remember."
+                    : "Write down what came out, a number if there is one.");
+        }
+        return new Book(since, components, settings, loadouts, plus(redone,
+                new Redone(id, due.step().step(), due.loadout(), due.covers(), day, by, result.strip(), waived)));
+    }
+
+    /** Moves the day the machine came. */
+    public Book since(LocalDate day) {
+        Optional<LocalDate> first = days().stream().findFirst();
+        if (first.isPresent() && day.isAfter(first.get())) {
+            throw new BookProblem("The first entry is of " + first.get().format(DAY) + "; the machine was there by then.");
+        }
+        return new Book(day, components, settings, loadouts, redone);
+    }
+
+    private Book withComponents(List<Component> next) {
+        return new Book(since, next, settings, loadouts, redone);
+    }
+
+    private void checkDay(LocalDate day) {
+        if (day.isBefore(since)) {
+            throw new BookProblem("The machine came on " + since.format(DAY) + "; an entry cannot lie before that.");
+        }
+    }
+
+    private void checkLoadout(String id) {
+        if (!id.isEmpty() && loadout(id).isEmpty()) {
+            throw new BookProblem("That loadout is not in the book.");
+        }
+    }
+
+    private static <T> List<T> plus(List<T> list, T item) {
+        List<T> copy = new ArrayList<>(list);
+        copy.add(item);
+        return copy;
+    }
+
+    private static <T> List<T> without(List<T> list, Predicate<T> gone) {
+        return list.stream().filter(gone.negate()).toList();
+    }
+}
