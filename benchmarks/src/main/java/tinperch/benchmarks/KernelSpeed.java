@@ -2,7 +2,6 @@ package tinperch.benchmarks;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.apache.commons.geometry.euclidean.threed.ConvexPolygon3D;
@@ -39,10 +38,11 @@ import tinperch.solid.view.Camera;
 import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
+import tinperch.workshop.edit.PictureWorker;
 
 /** What docs/KERNEL.md says about speed; {@code ./tinperch bench KernelSpeed}. */
 public class KernelSpeed {
-    private static final Hands TWO = (count, work) -> IntStream.range(0, count).parallel().forEach(work);
+    private static final Hands TWO = PictureWorker.HELPERS;
 
     /** The reference part. */
     @State(Scope.Thread)
@@ -50,7 +50,7 @@ public class KernelSpeed {
     @OutputTimeUnit(TimeUnit.MILLISECONDS)
     @Warmup(iterations = 5, time = 2)
     @Measurement(iterations = 5, time = 2)
-    @Fork(1)
+    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
     public static class Reference {
         private final PlaneMemory memory = new PlaneMemory();
         private final Precision.DoubleEquivalence eps = Precision.doubleEquivalenceOfEpsilon(1e-9);
@@ -121,7 +121,7 @@ public class KernelSpeed {
     @OutputTimeUnit(TimeUnit.MILLISECONDS)
     @Warmup(iterations = 5, time = 2)
     @Measurement(iterations = 5, time = 2)
-    @Fork(1)
+    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
     public static class Holes {
         @Param({"25", "50", "100", "200"})
         private int holes;
@@ -138,7 +138,7 @@ public class KernelSpeed {
     @OutputTimeUnit(TimeUnit.MILLISECONDS)
     @Warmup(iterations = 5, time = 2)
     @Measurement(iterations = 5, time = 2)
-    @Fork(1)
+    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
     public static class Large {
         private Mesh large;
         private double[] heights;
@@ -198,12 +198,10 @@ public class KernelSpeed {
         @Benchmark
         public double passingGap() {
             double least = Double.POSITIVE_INFINITY;
-            OptionalDouble bound = OptionalDouble.empty();
-            for (int i = 0; i < 200; i++) {
-                double gap = Clearance.between(a, b, pose(i), bound).gapMm();
-                // The part moves by 0.5 mm from pose to pose: the gap cannot grow by more.
-                bound = OptionalDouble.of(gap + 0.5);
-                least = Math.min(least, gap);
+            Clearance before = Clearance.between(a, b, pose(0));
+            for (int i = 1; i < 200; i++) {
+                before = Clearance.between(a, b, pose(i), before, 0.5);
+                least = Math.min(least, before.gapMm());
             }
             return least;
         }

@@ -9,10 +9,12 @@ import java.util.List;
  */
 public final class LeafEdges {
     private final int[] table;
+    private final double[] planes;
     private final boolean convex;
 
-    private LeafEdges(int[] table, boolean convex) {
+    private LeafEdges(int[] table, double[] planes, boolean convex) {
         this.table = table;
+        this.planes = planes;
         this.convex = convex;
     }
 
@@ -75,7 +77,14 @@ public final class LeafEdges {
         if (waiting != 0) {
             throw open(feature);
         }
-        return new LeafEdges(Arrays.copyOf(table, 4 * made), isConvex(table, made, xyz, faces));
+        double[] planes = new double[4 * faces.size()];
+        for (int f = 0; f < faces.size(); f++) {
+            planes[4 * f] = faces.get(f).normal().x();
+            planes[4 * f + 1] = faces.get(f).normal().y();
+            planes[4 * f + 2] = faces.get(f).normal().z();
+            planes[4 * f + 3] = faces.get(f).offset();
+        }
+        return new LeafEdges(Arrays.copyOf(table, 4 * made), planes, isConvex(table, made, xyz, faces));
     }
 
     private static SolidException open(String feature) {
@@ -106,7 +115,8 @@ public final class LeafEdges {
             double turn = (n.y() * m.z() - n.z() * m.y()) * (xyz[b] - xyz[a])
                     + (n.z() * m.x() - n.x() * m.z()) * (xyz[b + 1] - xyz[a + 1])
                     + (n.x() * m.y() - n.y() * m.x()) * (xyz[b + 2] - xyz[a + 2]);
-            if (turn < 0) {
+            // Two triangles of one flat face turn by rounding only.
+            if (turn < -1e-9) {
                 return false;
             }
         }
@@ -135,6 +145,12 @@ public final class LeafEdges {
     /** The face whose ring runs back. */
     public int against(int edge) {
         return table[4 * edge + 3];
+    }
+
+    /** Height of a point over the plane of a face, mm; positive outside. */
+    public double height(int face, double x, double y, double z) {
+        int i = 4 * face;
+        return planes[i] * x + planes[i + 1] * y + planes[i + 2] * z - planes[i + 3];
     }
 
     /** Whether the leaf is convex; false when in doubt. */

@@ -188,6 +188,14 @@ final class Arrangement {
 
     private List<int[]> findSplits() {
         List<int[]> splits = new ArrayList<>();
+        boolean any = false;
+        for (int e = 0; e < edges && !any; e++) {
+            any = !gone[e] && wanted[e] && fresh[e];
+        }
+        if (!any) {
+            // Cutting an edge exactly on its line meets nothing new.
+            return splits;
+        }
         EdgeGrid grid = new EdgeGrid(this);
         for (int e = 0; e < edges; e++) {
             if (!gone[e] && wanted[e]) {

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import tinperch.solid.Leaf;
+import tinperch.solid.LeafEdges;
 import tinperch.solid.Tolerances;
+import tinperch.solid.Vec3;
 
 /**
- * The short way for the commonest plane: one face of one convex leaf (a facet of a round hole, say), met by a few convex
- * leaves in general position. A leaf is then wholly away from the face, wholly round it, or cuts it along straight lines:
- * the face falls into convex cells, each in or out as a whole, and cells of the same kind are put together again along
+ * The short way for the commonest plane: one convex face (a facet of a round hole, say), met by a few convex leaves in
+ * general position. A leaf is then wholly away from the face, wholly round it, or cuts it along straight lines: the face
+ * falls into convex cells, each in or out as a whole, and cells of the same kind are put together again along
  * their common borders. Wherever something comes near to touching, the short way declines.
  */
 final class ConvexFace {
@@ -34,10 +36,11 @@ final class ConvexFace {
     List<PlaneEvaluation.Found> faces(PlaneGroups.Group g, int[] present) {
         int own = g.members.get(0)[0];
         Leaf leaf = tree.leaves().get(own);
-        if (!leaf.edges().convex()) {
+        Leaf.Face face = leaf.faces().get(g.members.get(0)[1]);
+        double[] polygon = corners(leaf, face.rings()[0]);
+        if (face.rings().length > 1 || !(leaf.edges().convex() || isConvex(polygon, face.normal()))) {
             return null;
         }
-        double[] polygon = corners(leaf, leaf.faces().get(g.members.get(0)[1]).rings()[0]);
         int[] around = new int[present.length];
         int count = 0;
         int[] crossing = new int[MOST_CROSSING];
@@ -45,7 +48,7 @@ final class ConvexFace {
         for (int l : present) {
             if (l != own) {
                 Leaf other = tree.leaves().get(l);
-                Side side = other.edges().convex() ? side(polygon, other) : Side.TOUCHING;
+                Side side = other.edges().convex() ? side(polygon, other) : sideOfAny(g, polygon, other);
                 if (side == Side.TOUCHING || side == Side.CROSSING && crossings == MOST_CROSSING) {
                     return null;
                 }
@@ -118,11 +121,12 @@ final class ConvexFace {
     private Side side(double[] polygon, Leaf other) {
         boolean near = false;
         boolean crosses = false;
-        for (Leaf.Face f : other.faces()) {
+        LeafEdges planes = other.edges();
+        for (int f = 0; f < other.faces().size(); f++) {
             double lo = Double.POSITIVE_INFINITY;
             double hi = Double.NEGATIVE_INFINITY;
             for (int i = 0; i < polygon.length; i += 3) {
-                double s = distance(f, polygon, i);
+                double s = planes.height(f, polygon[i], polygon[i + 1], polygon[i + 2]);
                 lo = Math.min(lo, s);
                 hi = Math.max(hi, s);
                 near |= Math.abs(s) <= margin;
@@ -135,8 +139,41 @@ final class ConvexFace {
         return near ? Side.TOUCHING : crosses ? Side.CROSSING : Side.AROUND;
     }
 
-    private static double distance(Leaf.Face f, double[] polygon, int i) {
-        return f.normal().x() * polygon[i] + f.normal().y() * polygon[i + 1] + f.normal().z() * polygon[i + 2] - f.offset();
+    /** A leaf of any shape is away or round when its section has no border near the face; otherwise nothing is said. */
+    private Side sideOfAny(PlaneGroups.Group g, double[] polygon, Leaf other) {
+        int[] axes = PlaneEvaluation.keptAxes(g.n);
+        double[] box = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+        for (int i = 0; i < polygon.length; i += 3) {
+            for (int k = 0; k < 2; k++) {
+                box[k] = Math.min(box[k], polygon[i + axes[k]]);
+                box[2 + k] = Math.max(box[2 + k], polygon[i + axes[k]]);
+            }
+        }
+        PlaneSection section = new PlaneSection(g.n, g.d, margin, axes[0], axes[1], box);
+        section.cut(other);
+        if (section.isThere() || section.windingMinus() != section.windingPlus()) {
+            return Side.TOUCHING;
+        }
+        return section.windingMinus() > 0 ? Side.AROUND : Side.AWAY;
+    }
+
+    private static boolean isConvex(double[] polygon, Vec3 n) {
+        int m = polygon.length;
+        for (int i = 0; i < m; i += 3) {
+            int j = (i + 3) % m;
+            int k = (i + 6) % m;
+            double ax = polygon[j] - polygon[i];
+            double ay = polygon[j + 1] - polygon[i + 1];
+            double az = polygon[j + 2] - polygon[i + 2];
+            double bx = polygon[k] - polygon[j];
+            double by = polygon[k + 1] - polygon[j + 1];
+            double bz = polygon[k + 2] - polygon[j + 2];
+            if (n.x() * (ay * bz - az * by) + n.y() * (az * bx - ax * bz) + n.z() * (ax * by - ay * bx) < 0) {
+                return false;
+            }
+        }
+        // Turning left everywhere is convex only when it goes round once; a triangle or quadrilateral cannot do otherwise.
+        return m <= 12;
     }
 
     /** +1 when the face is there and looks along the plane's normal, −1 against it, 0 when it is not. */
@@ -154,7 +191,8 @@ final class ConvexFace {
      */
     private double[] clip(double[] polygon, Leaf by, List<double[]> outside) {
         double[] rest = polygon;
-        for (Leaf.Face f : by.faces()) {
+        LeafEdges planes = by.edges();
+        for (int f = 0; f < by.faces().size(); f++) {
             int n = rest.length / 3;
             if (distance.length < n) {
                 distance = new double[2 * n];
@@ -162,7 +200,7 @@ final class ConvexFace {
             double hi = Double.NEGATIVE_INFINITY;
             double lo = Double.POSITIVE_INFINITY;
             for (int i = 0; i < n; i++) {
-                double s = distance(f, rest, 3 * i);
+                double s = planes.height(f, rest[3 * i], rest[3 * i + 1], rest[3 * i + 2]);
                 if (Math.abs(s) <= margin) {
                     return null;
                 }

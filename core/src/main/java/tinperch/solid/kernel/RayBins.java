@@ -8,8 +8,9 @@ import org.locationtech.jts.algorithm.CGAlgorithmsDD;
  * itself. Rays run along whichever axis lies more across the edge; edges are kept in bins across the ray.
  */
 final class RayBins {
-    /** Below this many edges times rays, looking at all of them is quicker than sorting them into bins. */
-    private static final int FEW = 3000;
+    /** For so few edges looking at all of them is quicker than sorting them into bins; so it is for the first rays. */
+    private static final int FEW = 50;
+    private static final int FIRST_RAYS = 3;
 
     private final Arrangement in;
     private final boolean vertical;
@@ -85,7 +86,7 @@ final class RayBins {
         double mx = in.midX(own);
         double my = in.midY(own);
         double m = vertical ? mx : my;
-        if (start == null && (long) all.length * ++rays > FEW + 12L * all.length) {
+        if (start == null && ++rays > FIRST_RAYS && all.length > FEW) {
             fillBins();
         }
         if (start == null) {

@@ -1,12 +1,12 @@
 package tinperch.solid.query;
 
-import java.util.OptionalDouble;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 
 /**
- * The gap between two solids, the second one moved. Box trees are walked together, nearer pairs first; pairs of boxes
- * farther apart than the best so far are passed over.
+ * The gap between two solids, the second one moved. Box trees are walked together, nearer pairs first; pairs of boxes or
+ * triangles farther apart than the best so far are passed over: along the axes, or along the direction of the best gap so
+ * far, which is what tells quickly for curved surfaces facing each other.
  *
  * @param gapMm shortest distance, 0 when they touch or intersect
  * @param onFirst the place on the first solid, {@code onSecond} on the second
@@ -28,26 +28,23 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
 
     /** The exact gap, and how deep they are in one another when there is none. */
     public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace) {
-        return between(a, b, bPlace, OptionalDouble.empty());
+        Search s = new Search(a, b, bPlace, Double.POSITIVE_INFINITY, false);
+        s.walk(0, 0);
+        return s.answer();
     }
 
     /**
-     * The same, helped by a bound known from elsewhere (the pose before plus how far things moved).
+     * The same, helped by the answer for an earlier pose.
      *
-     * @param boundMm a distance that the gap certainly does not exceed
+     * @param movedMm no point of the second solid has moved farther than this since
      */
-    public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace, OptionalDouble boundMm) {
-        double bound = boundMm.orElse(Double.POSITIVE_INFINITY);
+    public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace, Clearance before, double movedMm) {
+        double bound = before.gapMm + movedMm;
         Search s = new Search(a, b, bPlace, bound * bound * (1 + 1e-9) + 1e-12, false);
+        s.look(before.onSecond.minus(before.onFirst));
         s.walk(0, 0);
-        if (!s.found) {
-            s = new Search(a, b, bPlace, Double.POSITIVE_INFINITY, false);
-            s.walk(0, 0);
-        }
-        double gap = Math.sqrt(s.bestSq);
-        boolean meet = gap <= 1e-12 || swallowed(a, b, bPlace);
-        double depth = meet ? Penetration.depthMm(a, b, bPlace) : 0;
-        return new Clearance(meet ? 0 : gap, s.pointA(), s.pointB(), depth);
+        // A bound that was too small finds nothing; then the question is asked afresh.
+        return s.found ? s.answer() : between(a, b, bPlace);
     }
 
     /** Whether one solid lies wholly inside the other (then no surfaces need be near). */
@@ -67,6 +64,13 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         private final double[] m;
         private final double[] o;
         private final boolean shifted;
+        private final Placement place;
+        private boolean looking;
+        private double dx;
+        private double dy;
+        private double dz;
+        private final double[] local = new double[3];
+        private double origin;
         private final TriangleDistance pair = new TriangleDistance();
         private final double[] ta = new double[9];
         private final double[] tb = new double[9];
@@ -79,18 +83,62 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             this.a = a;
             this.b = b;
             this.any = any;
+            this.place = p;
             this.bestSq = startSq;
             m = new double[] {p.u().x(), p.v().x(), p.w().x(), p.u().y(), p.v().y(), p.w().y(), p.u().z(), p.v().z(), p.w().z()};
             o = new double[] {p.origin().x(), p.origin().y(), p.origin().z()};
             shifted = p.u().equals(Vec3.X) && p.v().equals(Vec3.Y) && p.w().equals(Vec3.Z);
+            if (a.order.length > 0 && b.order.length > 0) {
+                // Until something nearer is known: from middle to middle.
+                Vec3 to = new Vec3(b.box[0] + b.box[3], b.box[1] + b.box[4], b.box[2] + b.box[5]).times(0.5);
+                look(p.point(to.x(), to.y(), to.z())
+                        .minus(new Vec3(a.box[0] + a.box[3], a.box[1] + a.box[4], a.box[2] + a.box[5]).times(0.5)));
+            }
         }
 
-        Vec3 pointA() {
-            return new Vec3(where[0], where[1], where[2]);
+        Clearance answer() {
+            double gap = Math.sqrt(bestSq);
+            boolean meet = gap <= 1e-12 || swallowed(a, b, place);
+            return new Clearance(meet ? 0 : gap, new Vec3(where[0], where[1], where[2]), new Vec3(where[3], where[4], where[5]),
+                    meet ? Penetration.depthMm(a, b, place) : 0);
         }
 
-        Vec3 pointB() {
-            return new Vec3(where[3], where[4], where[5]);
+        /** Takes a direction to tell things apart along. */
+        void look(Vec3 way) {
+            double length = way.length();
+            if (length > 1e-9) {
+                dx = way.x() / length;
+                dy = way.y() / length;
+                dz = way.z() / length;
+                // The same direction as the second solid's boxes see it.
+                for (int c = 0; c < 3; c++) {
+                    local[c] = m[c] * dx + m[3 + c] * dy + m[6 + c] * dz;
+                }
+                origin = o[0] * dx + o[1] * dy + o[2] * dz;
+                looking = true;
+            }
+        }
+
+        /** How far two boxes are apart along the direction, mm; negative when they overlap in it. */
+        private double apartAlong(int na, int nb) {
+            int i = 6 * na;
+            int j = 6 * nb;
+            double hi = dx * (dx > 0 ? a.box[i + 3] : a.box[i]) + dy * (dy > 0 ? a.box[i + 4] : a.box[i + 1])
+                    + dz * (dz > 0 ? a.box[i + 5] : a.box[i + 2]);
+            double lo = origin + local[0] * (local[0] > 0 ? b.box[j] : b.box[j + 3])
+                    + local[1] * (local[1] > 0 ? b.box[j + 1] : b.box[j + 4])
+                    + local[2] * (local[2] > 0 ? b.box[j + 2] : b.box[j + 5]);
+            return lo - hi;
+        }
+
+        private double trianglesApartAlong() {
+            double hi = Double.NEGATIVE_INFINITY;
+            double lo = Double.POSITIVE_INFINITY;
+            for (int k = 0; k < 9; k += 3) {
+                hi = Math.max(hi, dx * ta[k] + dy * ta[k + 1] + dz * ta[k + 2]);
+                lo = Math.min(lo, dx * tb[k] + dy * tb[k + 1] + dz * tb[k + 2]);
+            }
+            return lo - hi;
         }
 
         /** A box of the second solid is brought over when it is looked at: moving a solid costs nothing. */
@@ -117,6 +165,12 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
                 double d = Math.max(a.box[i + k] - hi, lo - a.box[i + 3 + k]);
                 if (d > 0) {
                     sum += d * d;
+                }
+            }
+            if (looking && sum < bestSq) {
+                double along = apartAlong(na, nb);
+                if (along > 0) {
+                    sum = Math.max(sum, along * along);
                 }
             }
             return sum;
@@ -177,12 +231,19 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
                     if (boxesApartSq(ta, tb) >= bestSq) {
                         continue;
                     }
+                    if (looking) {
+                        double along = trianglesApartAlong();
+                        if (along > 0 && along * along >= bestSq) {
+                            continue;
+                        }
+                    }
                     double sq = pair.squared(ta, tb);
                     if (sq < bestSq) {
                         bestSq = sq;
                         found = true;
                         System.arraycopy(pair.p, 0, where, 0, 3);
                         System.arraycopy(pair.q, 0, where, 3, 3);
+                        look(new Vec3(where[3] - where[0], where[4] - where[1], where[5] - where[2]));
                         if (any) {
                             return;
                         }

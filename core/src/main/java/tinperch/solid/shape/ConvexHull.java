@@ -18,6 +18,8 @@ import tinperch.solid.Vec3;
  */
 public final class ConvexHull {
     private static final double NEAR_MM = 1e-3;
+    /** Triangles a new point lies in the plane of go too, or it would make one without area with their rim. */
+    private static final double FLAT_MM = 1e-7;
 
     private ConvexHull() {}
 
@@ -110,7 +112,7 @@ public final class ConvexHull {
             int[] t = triangles.get(open.poll());
             for (int k = 0; k < 3; k++) {
                 int other = at.get((long) t[(k + 1) % 3] << 32 | t[k]);
-                if (!seen.contains(other) && height(points, triangles.get(other), points.get(p)) > 0) {
+                if (!seen.contains(other) && height(points, triangles.get(other), points.get(p)) > -FLAT_MM) {
                     seen.add(other);
                     open.add(other);
                 }

@@ -59,7 +59,7 @@ final class Tube {
         return Leaf.of(feature, xyz, faces);
     }
 
-    /** A side face; two triangles along the shorter diagonal when its corners are not in one plane. */
+    /** A side face; when its corners are not in one plane two triangles along the diagonal that stands out. */
     private static void side(List<Vec3> p, List<int[][]> faces, int a, int b, int c, int d) {
         Vec3 ac = p.get(c).minus(p.get(a));
         Vec3 bd = p.get(d).minus(p.get(b));
@@ -67,7 +67,7 @@ final class Tube {
         double off = Math.abs(n.dot(p.get(b).minus(p.get(a)))) / Math.max(1e-300, n.length());
         if (off < 1e-10) {
             faces.add(new int[][] {{a, b, c, d}});
-        } else if (ac.length() <= bd.length()) {
+        } else if (p.get(b).minus(p.get(a)).cross(ac).dot(p.get(d).minus(p.get(a))) < 0) {
             faces.add(new int[][] {{a, b, c}});
             faces.add(new int[][] {{a, c, d}});
         } else {

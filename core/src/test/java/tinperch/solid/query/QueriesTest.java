@@ -236,8 +236,8 @@ public class QueriesTest {
         Clearance whole = Clearance.between(a, b, Placement.at(1, 3, 3));
         assertTrue(whole.intersects() && Clearance.closerThan(a, b, Placement.at(3, 3, 3), 0.1));
         assertEquals(whole.depthMm(), 3, 1e-9, "the deepest corner inside lies 3 mm from two faces");
-        assertEquals(Clearance.between(a, b, Placement.at(10.2, 3, 3), OptionalDouble.of(0.5)).gapMm(), 0.2, 1e-12);
-        assertEquals(Clearance.between(a, b, Placement.at(20, 3, 3), OptionalDouble.of(0.5)).gapMm(), 10, 1e-12, "a wrong bound harms nothing");
+        assertEquals(Clearance.between(a, b, Placement.at(10.2, 3, 3), Clearance.between(a, b, Placement.at(10.4, 3, 3)), 0.3).gapMm(), 0.2, 1e-12);
+        assertEquals(Clearance.between(a, b, Placement.at(20, 3, 3), Clearance.between(a, b, Placement.at(10.2, 3, 3)), 0.5).gapMm(), 10, 1e-12, "a wrong bound harms nothing");
     }
 
     @Test

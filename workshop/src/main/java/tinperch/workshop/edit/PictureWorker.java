@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
@@ -53,8 +54,18 @@ public final class PictureWorker implements AutoCloseable {
     /** Right and up of the three drawn views. */
     private static final Vec3[][] VIEWS = {{Vec3.X, Vec3.Y}, {Vec3.X, Vec3.Z}, {Vec3.Y, Vec3.Z}};
 
-    /** All the processor's cores. */
-    public static final Hands HELPERS = (count, work) -> IntStream.range(0, count).parallel().forEach(work);
+    /** All the processor's cores, each taking a few pieces at a time, so that heavy ones do not wait in one pair of hands. */
+    public static final Hands HELPERS = (count, work) -> {
+        AtomicInteger next = new AtomicInteger();
+        int few = Math.max(1, Math.min(8, count / 64));
+        IntStream.range(0, Math.min(count, Runtime.getRuntime().availableProcessors())).parallel().forEach(hand -> {
+            for (int i = next.getAndAdd(few); i < count; i = next.getAndAdd(few)) {
+                for (int k = i; k < Math.min(count, i + few); k++) {
+                    work.accept(k);
+                }
+            }
+        });
+    };
 
     private final PlaneMemory memory = new PlaneMemory();
     private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
