@@ -3,11 +3,13 @@ package tinperch.machine.book;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 
@@ -80,12 +82,15 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
      * nothing: it was set up as a whole.
      */
     public List<Due> due(LocalDate day) {
+        Set<String> settled = new HashSet<>();
+        redone.stream().filter(r -> !r.on().isAfter(day))
+                .forEach(r -> r.covers().forEach(entry -> settled.add(r.step() + " " + entry)));
+        List<Ask> open = asks(day).stream().filter(a -> !settled.contains(a.rule.step() + " " + a.entry)).toList();
         List<Due> all = new ArrayList<>();
         for (RedoStep step : RedoStep.ALL) {
             Map<String, List<Ask>> byLoadout = new LinkedHashMap<>();
-            for (Ask a : asks(day)) {
-                if (a.rule.step().equals(step.step()) && redone.stream().noneMatch(r -> r.step().equals(step.step())
-                        && !r.on().isAfter(day) && r.covers().contains(a.entry))) {
+            for (Ask a : open) {
+                if (a.rule.step().equals(step.step())) {
                     byLoadout.computeIfAbsent(a.loadout, k -> new ArrayList<>()).add(a);
                 }
             }
@@ -102,14 +107,15 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
 
     private List<Ask> asks(LocalDate day) {
         List<Ask> all = new ArrayList<>();
+        Set<String> replaced = new HashSet<>();
+        components.forEach(c -> c.replaces().ifPresent(replaced::add));
         for (Component c : components) {
             if (c.on().isAfter(since) && !c.on().isAfter(day)) {
                 String what = c.replaces().flatMap(this::component)
                         .map(b -> c.name() + " in place of " + b.name()).orElse(c.name() + " fitted");
                 RedoRule.of(c.kind().name()).forEach(r -> all.add(ask(r, c.id(), c.loadout(), c.on(), what)));
             }
-            boolean replaced = components.stream().anyMatch(o -> o.replaces().filter(c.id()::equals).isPresent());
-            if (c.off().isPresent() && !c.off().get().isAfter(day) && !replaced) {
+            if (c.off().isPresent() && !c.off().get().isAfter(day) && !replaced.contains(c.id())) {
                 RedoRule.of(c.kind().name()).forEach(r -> all.add(ask(r, c.id() + " off", c.loadout(), c.off().get(),
                         c.name() + " taken off")));
             }

@@ -35,13 +35,18 @@ final class EdgeMending {
         this.faces = faces;
     }
 
-    void mend() {
+    /**
+     * Mends the rings.
+     *
+     * @param apart whether surfaces that meet in a corner only are kept apart there too
+     */
+    void mend(boolean apart) {
         for (int round = 0; ; round++) {
             dropRepeats();
             LongIntMap count = edgeCounts();
             List<int[]> open = openEdges(count);
             if (open.isEmpty()) {
-                if (touching) {
+                if (touching || apart) {
                     splitTouching();
                 }
                 return;

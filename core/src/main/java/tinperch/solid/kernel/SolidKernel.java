@@ -50,7 +50,11 @@ public final class SolidKernel {
             for (double k : ATTEMPTS) {
                 try {
                     memory.begin(kernel.tree, tolerances.scaled(k));
-                    Mesh mesh = kernel.attempt(tolerances.scaled(k), memory);
+                    Mesh mesh = kernel.attempt(tolerances.scaled(k), memory, false);
+                    if (mesh.openEdges() != 0) {
+                        // An edge of one surface lies across a face of another: the face's own diagonal would double it.
+                        mesh = kernel.attempt(tolerances.scaled(k), memory, true);
+                    }
                     if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
                         memory.end(kernel.tree);
                         return mesh;
@@ -67,7 +71,7 @@ public final class SolidKernel {
                 + "). Move one of them by a hundredth of a millimetre.", features);
     }
 
-    private Mesh attempt(Tolerances tol, PlaneMemory memory) {
+    private Mesh attempt(Tolerances tol, PlaneMemory memory, boolean apart) {
         List<PlaneGroups.Group> groups = PlaneGroups.of(tree.leaves(), tol.planeMm());
         PlaneEvaluation planes = new PlaneEvaluation(tree, new LeafIndex(tree.leaves()), tol);
         int[][] present = new int[groups.size()][];
@@ -93,7 +97,7 @@ public final class SolidKernel {
                 faces.add(new EdgeMending.Face(f, rings));
             }
         }
-        new EdgeMending(points, tol.weldMm(), faces).mend();
+        new EdgeMending(points, tol.weldMm(), faces).mend(apart);
         return mesh(faces, points, tol, memory);
     }
 

@@ -38,7 +38,7 @@ import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
-/** A machine as it stands: its state, what it can print, its upgrades with their tightest margin. */
+/** A machine as it stands: its state, what is due, what it can print, its upgrades with their tightest margin, its book. */
 public final class StandingSheet extends ScrollPane implements View {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", java.util.Locale.ENGLISH);
 
@@ -48,6 +48,8 @@ public final class StandingSheet extends ScrollPane implements View {
     private final VBox upgrades = new VBox(8);
     private final GridPane lately = new GridPane();
     private final FlowPane materials = new FlowPane(6, 6);
+    private final DuePanel due;
+    private final BookPanel book;
 
     public StandingSheet(Desk desk, String machineId) {
         this.desk = desk;
@@ -60,6 +62,8 @@ public final class StandingSheet extends ScrollPane implements View {
                 () -> desk.machine().ifPresent(m -> Actions.addUpgrade(desk, m))), "start-upgrade");
         start.getStyleClass().add("accent");
         Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
+        due = new DuePanel(desk, machineId);
+        book = new BookPanel(desk, machineId);
         VBox work = new VBox(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
         work.getStyleClass().add("panel");
         GridPane columns = new GridPane();
@@ -69,12 +73,13 @@ public final class StandingSheet extends ScrollPane implements View {
         ColumnConstraints right = new ColumnConstraints();
         right.setPercentWidth(56);
         columns.getColumnConstraints().addAll(left, right);
-        columns.addRow(0, facts, work);
+        VBox doing = new VBox(14, due, work);
+        columns.addRow(0, facts, doing);
         GridPane.setValignment(facts, VPos.TOP);
-        GridPane.setValignment(work, VPos.TOP);
+        GridPane.setValignment(doing, VPos.TOP);
         VBox past = new VBox(8, Ui.label("Lately on this machine", "section"), lately);
         past.getStyleClass().add("panel");
-        VBox page = new VBox(14, heading(), columns, past);
+        VBox page = new VBox(14, heading(), columns, book, past);
         page.getStyleClass().add("page");
         setContent(page);
     }
@@ -215,6 +220,8 @@ public final class StandingSheet extends ScrollPane implements View {
     @Override
     public void refresh() {
         refreshers.forEach(Runnable::run);
+        due.refresh();
+        book.refresh();
         materials.getChildren().clear();
         for (Material m : Material.STANDARD) {
             ToggleButton b = Ui.id(new ToggleButton(m.name()), "material-" + m.name());

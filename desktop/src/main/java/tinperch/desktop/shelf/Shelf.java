@@ -1,5 +1,6 @@
 package tinperch.desktop.shelf;
 
+import java.time.LocalDate;
 import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -62,7 +63,11 @@ public final class Shelf extends VBox {
         Label state = new Label(m.state().label(), Ui.icon(icon(m.state())));
         state.getStyleClass().add("machine-state");
         Label kind = Ui.label(m.kind().label(), "machine-kind");
+        int due = m.book().due(LocalDate.now()).size();
         VBox text = new VBox(2, Ui.label(m.name(), "machine-name"), new HBox(8, state), kind);
+        if (due > 0) {
+            text.getChildren().add(Ui.id(Ui.label(due + " due", "machine-due"), "machine-due-" + m.id()));
+        }
         text.setAlignment(Pos.CENTER_LEFT);
         Button b = Ui.id(new Button(null, text), "machine-" + m.id());
         b.setAccessibleText(m.name() + ", " + m.state().label());

@@ -78,6 +78,11 @@ public final class Shots {
         TinPerchApp.show(stage, desk, width, height);
         Upgrade blower = desk.state().upgrade("avocet-blower").orElseThrow();
         step("standing-sheet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
+        step("book", () -> {
+            desk.goTo(desk.state().machine("curlew").orElseThrow());
+            ((javafx.scene.control.Slider) find("#book-day")).setValue(300);
+            javafx.application.Platform.runLater(() -> scrollTo(find("#book-day")));
+        });
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));
@@ -138,6 +143,18 @@ public final class Shots {
             }
         }
         return null;
+    }
+
+    private static void scrollTo(Node n) {
+        Node p = n;
+        while (p != null && !(p instanceof javafx.scene.control.ScrollPane)) {
+            p = p.getParent();
+        }
+        if (p instanceof javafx.scene.control.ScrollPane pane) {
+            double content = pane.getContent().getBoundsInLocal().getHeight() - pane.getViewportBounds().getHeight();
+            double y = pane.getContent().sceneToLocal(n.localToScene(0, 0)).getY() - 40;
+            pane.setVvalue(content > 0 ? Math.max(0, Math.min(1, y / content)) : 0);
+        }
     }
 
     private void focus(String id) {
