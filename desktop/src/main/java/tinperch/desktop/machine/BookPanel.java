@@ -161,7 +161,7 @@ final class BookPanel extends VBox {
         loadouts.setManaged(!book.loadouts().isEmpty());
         ToggleGroup group = new ToggleGroup();
         for (Loadout l : book.loadouts()) {
-            ToggleButton b = Ui.id(new ToggleButton(l.name()), "loadout-" + l.id());
+            ToggleButton b = Ui.whole(Ui.id(new ToggleButton(l.name()), "loadout-" + l.id()));
             b.getStyleClass().add("chip");
             b.setToggleGroup(group);
             b.setSelected(l.id().equals(loadout));
@@ -176,7 +176,7 @@ final class BookPanel extends VBox {
         if (book.loadouts().size() > 1) {
             Loadout other = book.loadouts().stream().filter(l -> !l.id().equals(loadout)).findFirst().orElseThrow();
             List<String> words = Standing.differences(book.at(day, loadout), book.at(day, other.id()));
-            Label against = Ui.id(Ui.text("Against " + other.name().toLowerCase(Locale.ROOT) + ": "
+            Label against = Ui.id(Ui.text("With “" + other.name() + "” on: "
                     + (words.isEmpty() ? "the same." : String.join(";  ", words) + "."), "faint"), "loadout-differs");
             HBox.setHgrow(against, Priority.ALWAYS);
             against.setMaxWidth(Double.MAX_VALUE);

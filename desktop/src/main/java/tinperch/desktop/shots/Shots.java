@@ -78,10 +78,11 @@ public final class Shots {
         TinPerchApp.show(stage, desk, width, height);
         Upgrade blower = desk.state().upgrade("avocet-blower").orElseThrow();
         step("standing-sheet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
+        detail("two-loadouts", () -> desk.goTo(desk.state().machine("curlew").orElseThrow()));
         step("book", () -> {
-            desk.goTo(desk.state().machine("curlew").orElseThrow());
             ((javafx.scene.control.Slider) find("#book-day")).setValue(300);
-            javafx.application.Platform.runLater(() -> scrollTo(find("#book-day")));
+            ((Button) find("#fit-open")).fire();
+            Platform.runLater(() -> scrollTo(find("#book-day")));
         });
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));

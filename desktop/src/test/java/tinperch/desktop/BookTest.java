@@ -1,0 +1,126 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Slider;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.machine.book.Book;
+import tinperch.machine.book.Component;
+import tinperch.machine.book.ComponentKind;
+
+/** A machine's book in the real window: fit, see what is due, write down what came out, look back, undo, come again. */
+public class BookTest extends WindowTest {
+    private Book book(String machine) {
+        return desk.state().machine(machine).orElseThrow().book();
+    }
+
+    private void day(double days) throws Exception {
+        onFx(() -> {
+            ((Slider) need("book-day")).setValue(days);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @SuppressWarnings("unchecked")
+    private void kind(ComponentKind kind) throws Exception {
+        onFx(() -> {
+            ((ComboBox<ComponentKind>) need("fit-kind")).setValue(kind);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    public void aNewFanAsksForTheHeaterUntilItIsTuned() throws Exception {
+        click("machine-turnstone");
+        assertEquals(find("machine-due-turnstone"), null);
+        press("fit-open");
+        kind(ComponentKind.FAN);
+        type("fit-name", "Axial fan 40×10");
+        Component fan = book("turnstone").components().stream().filter(c -> c.name().equals("Axial fan 40×10")).findFirst()
+                .orElseThrow();
+        assertEquals(fan.on(), LocalDate.now());
+        assertEquals(fan.replaces().orElseThrow(), "fan-1", "the fan there was is taken off the same day");
+        assertEquals(text("machine-due-turnstone"), "1 due");
+        // Without a result it stays due; with one it goes; undo brings it back.
+        press("due-done-heater");
+        assertTrue(text("due-complaint-heater").contains("Write down what came out"), text("due-complaint-heater"));
+        type("due-result-heater", "P 18.2 I 1.1 D 71");
+        assertEquals(find("due-heater"), null);
+        click("undo");
+        need("due-heater");
+        click("redo");
+        assertEquals(find("due-heater"), null);
+        close();
+        open();
+        assertEquals(book("turnstone").redone().stream().filter(r -> r.result().startsWith("P 18.2")).count(), 1L);
+    }
+
+    @Test
+    public void anyDayCanBeLookedAt() throws Exception {
+        click("machine-avocet");
+        assertEquals(text("book-day-text"), "today");
+        need("component-fan-2");
+        assertEquals(text("setting-steps.e"), "415 steps/mm");
+        day(30);
+        assertEquals(text("book-day-text"), "7 Apr 2025");
+        need("component-fan-1");
+        assertEquals(find("component-fan-2"), null);
+        assertEquals(text("setting-steps.e"), "93 steps/mm");
+        assertTrue(text("book-differs").contains("Drive steps: 93 steps/mm → 415 steps/mm"), text("book-differs"));
+        assertTrue(text("book-differs").contains("Radial fan 40×10 (24 V · 2.4 W) → Radial fan 50×15"), text("book-differs"));
+        press("book-later");
+        assertEquals(text("book-day-text"), "12 Jul 2025");
+        assertTrue(desk.workshop().undoLabel().isEmpty(), "looking changes nothing");
+    }
+
+    @Test
+    public void aSettingIsChangedWhereItStandsAndTheOldOneIsKept() throws Exception {
+        click("machine-avocet");
+        type("setting-accel.y", "1200 mm/s²");
+        assertEquals(book("avocet").at(LocalDate.now(), "").value("accel.y").orElseThrow(), 1200.0);
+        assertEquals(book("avocet").at(LocalDate.now().minusDays(1), "").value("accel.y").orElseThrow(), 900.0);
+        type("setting-accel.y", "fast");
+        assertTrue(complaint("setting-accel.y").contains("is not a number"), complaint("setting-accel.y"));
+        assertEquals(book("avocet").at(LocalDate.now(), "").value("accel.y").orElseThrow(), 1200.0);
+    }
+
+    @Test
+    public void twoLoadoutsAreTold() throws Exception {
+        click("machine-curlew");
+        assertEquals(text("setting-retraction"), "0.8 mm");
+        assertTrue(text("loadout-differs").contains("Retraction: 0.8 mm → 1.6 mm"), text("loadout-differs"));
+        onFx(() -> {
+            ((javafx.scene.control.ToggleButton) need("loadout-coarse")).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(text("setting-retraction"), "1.6 mm");
+        need("component-coarse-nozzle");
+        assertEquals(find("component-fine-nozzle-2"), null);
+    }
+
+    @Test
+    public void whatLaterEntriesStandOnIsNotStruckOut() throws Exception {
+        click("machine-avocet");
+        day(30);
+        press("strike-out-fan-1");
+        assertTrue(text("notice-text").contains("Radial fan 50×15 took the place of Radial fan 40×10"), text("notice-text"));
+        assertTrue(book("avocet").component("fan-1").isPresent());
+        assertFalse(desk.workshop().undoLabel().isPresent());
+        press("fit-open");
+        type("fit-name", " ");
+        assertTrue(text("fit-complaint").contains("Choose what kind"), text("fit-complaint"));
+        kind(ComponentKind.SOCK);
+        type("fit-volts", "lots");
+        press("fit-ok");
+        assertTrue(text("fit-complaint").contains("is not a number"), text("fit-complaint"));
+        assertFalse(desk.workshop().undoLabel().isPresent());
+    }
+}
