@@ -2,6 +2,7 @@ package tinperch.machine;
 
 import java.util.List;
 import tinperch.machine.book.Book;
+import tinperch.machine.space.Surroundings;
 
 /**
  * A machine of the workshop.
@@ -13,13 +14,23 @@ import tinperch.machine.book.Book;
  * @param materials names of the materials it may print
  * @param stateNote why it is in that state, one line
  * @param book what was fitted, set and redone when
+ * @param surroundings its axes and what stands around them
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
-        boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
+        boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
+        Surroundings surroundings) {
     public Machine {
         materials = List.copyOf(materials);
         // Machines kept before there were books have none.
         book = book == null ? Book.EMPTY : book;
+        surroundings = surroundings == null ? Surroundings.NONE : surroundings;
+    }
+
+    /** A machine whose surroundings are not known yet. */
+    public Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm, boolean heatedBed,
+            double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
+        this(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
+                Surroundings.NONE);
     }
 
     /** A box-shaped space, mm. */
@@ -61,49 +72,54 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
 
     public Machine withName(String next) {
         return new Machine(id, next, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withKind(Kind next) {
         return new Machine(id, name, next, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withSummary(String next) {
         return new Machine(id, name, kind, next, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withUsable(Space next) {
         return new Machine(id, name, kind, summary, next, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withNozzle(double next) {
         return new Machine(id, name, kind, summary, usableMm, next, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withHeatedBed(boolean next) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, next, supplyV, holeOffsetMm,
-                materials, state, stateNote, book);
+                materials, state, stateNote, book, surroundings);
     }
 
     public Machine withHoleOffset(double next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote, book);
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote, book, surroundings);
     }
 
     public Machine withMaterials(List<String> next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote, book);
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote, book, surroundings);
     }
 
     public Machine withState(State next, String note) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, next,
-                note, book);
+                note, book, surroundings);
     }
 
     public Machine withBook(Book next) {
         return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                stateNote, next);
+                stateNote, next, surroundings);
+    }
+
+    public Machine withSurroundings(Surroundings next) {
+        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
+                stateNote, book, next);
     }
 }

@@ -145,11 +145,12 @@ final class EdgeMending {
     /** Puts the ends of open edges into the open edges they lie on. */
     private boolean insertMissing(List<int[]> open) {
         int[] candidates = open.stream().flatMapToInt(Arrays::stream).sorted().distinct().toArray();
-        Integer[][] sorted = new Integer[3][];
+        long[][] sorted = new long[3][candidates.length];
         for (int axis = 0; axis < 3; axis++) {
-            int ax = axis;
-            sorted[axis] = Arrays.stream(candidates).boxed().toArray(Integer[]::new);
-            Arrays.sort(sorted[axis], (p, q) -> Double.compare(coordinate(p, ax), coordinate(q, ax)));
+            for (int i = 0; i < candidates.length; i++) {
+                sorted[axis][i] = key(coordinate(candidates[i], axis), candidates[i]);
+            }
+            Arrays.sort(sorted[axis]);
         }
         LongIntMap where = new LongIntMap(open.size());
         List<int[]> inserts = new ArrayList<>();
@@ -196,15 +197,15 @@ final class EdgeMending {
         return out;
     }
 
-    private int[] onEdge(int a, int b, Integer[][] sorted) {
+    private int[] onEdge(int a, int b, long[][] sorted) {
         int bestAxis = 0;
         int bestLo = 0;
         int bestHi = Integer.MAX_VALUE;
         for (int axis = 0; axis < 3; axis++) {
             double ca = coordinate(a, axis);
             double cb = coordinate(b, axis);
-            int lo = firstAtLeast(sorted[axis], axis, Math.min(ca, cb) - tol);
-            int hi = firstAtLeast(sorted[axis], axis, Math.max(ca, cb) + tol);
+            int lo = firstAtLeast(sorted[axis], Math.min(ca, cb) - tol);
+            int hi = firstAtLeast(sorted[axis], Math.nextUp(Math.nextUp(Math.nextUp((float) (Math.max(ca, cb) + tol)))));
             if (hi - lo < bestHi - bestLo) {
                 bestAxis = axis;
                 bestLo = lo;
@@ -217,7 +218,7 @@ final class EdgeMending {
         double len2 = dx * dx + dy * dy + dz * dz;
         List<double[]> found = new ArrayList<>(2);
         for (int i = bestLo; i < bestHi; i++) {
-            int v = sorted[bestAxis][i];
+            int v = (int) sorted[bestAxis][i];
             if (v == a || v == b) {
                 continue;
             }
@@ -242,12 +243,20 @@ final class EdgeMending {
         return out;
     }
 
-    private int firstAtLeast(Integer[] sorted, int axis, double c) {
+    /** A number that sorts by a coordinate rounded to a float and carries the point's number. */
+    private static long key(double c, int point) {
+        int bits = Float.floatToIntBits((float) c);
+        return (long) (bits ^ (bits >> 31 & 0x7FFFFFFF)) << 32 | point;
+    }
+
+    /** The first place whose coordinate may be {@code c} or more; rounding to floats may put it a little early. */
+    private static int firstAtLeast(long[] sorted, double c) {
+        long wanted = key(Math.nextDown((float) c), 0);
         int lo = 0;
         int hi = sorted.length;
         while (lo < hi) {
             int mid = (lo + hi) >>> 1;
-            if (coordinate(sorted[mid], axis) < c) {
+            if (sorted[mid] < wanted) {
                 lo = mid + 1;
             } else {
                 hi = mid;

@@ -71,6 +71,8 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         private double dz;
         private final double[] local = new double[3];
         private double origin;
+        private double[] lows = new double[TriangleTree.LEAF];
+        private boolean better;
         private final TriangleDistance pair = new TriangleDistance();
         private final double[] ta = new double[9];
         private final double[] tb = new double[9];
@@ -128,16 +130,6 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             double lo = origin + local[0] * (local[0] > 0 ? b.box[j] : b.box[j + 3])
                     + local[1] * (local[1] > 0 ? b.box[j + 1] : b.box[j + 4])
                     + local[2] * (local[2] > 0 ? b.box[j + 2] : b.box[j + 5]);
-            return lo - hi;
-        }
-
-        private double trianglesApartAlong() {
-            double hi = Double.NEGATIVE_INFINITY;
-            double lo = Double.POSITIVE_INFINITY;
-            for (int k = 0; k < 9; k += 3) {
-                hi = Math.max(hi, dx * ta[k] + dy * ta[k + 1] + dz * ta[k + 2]);
-                lo = Math.min(lo, dx * tb[k] + dy * tb[k + 1] + dz * tb[k + 2]);
-            }
             return lo - hi;
         }
 
@@ -222,20 +214,34 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         }
 
         private void leaves(int na, int nb) {
-            for (int i = 0; i < a.count(na); i++) {
-                for (int k = 0; k < 3; k++) {
-                    System.arraycopy(a.xyz, 3 * a.corner[3 * a.order[a.first(na) + i] + k], ta, 3 * k, 3);
+            int countA = a.count(na);
+            int countB = b.count(nb);
+            // Along the direction first: one number a triangle tells most pairs apart.
+            double best = Math.sqrt(bestSq);
+            double lowest = Double.POSITIVE_INFINITY;
+            if (lows.length < countB) {
+                lows = new double[countB];
+            }
+            for (int j = 0; j < countB; j++) {
+                lows[j] = looking ? lowOf(b.order[b.first(nb) + j]) : Double.NEGATIVE_INFINITY;
+                lowest = Math.min(lowest, lows[j]);
+            }
+            for (int i = 0; i < countA; i++) {
+                int t = a.order[a.first(na) + i];
+                double high = looking ? highOf(t) : 0;
+                if (lowest - high >= best) {
+                    continue;
                 }
-                for (int j = 0; j < b.count(nb); j++) {
+                for (int k = 0; k < 3; k++) {
+                    System.arraycopy(a.xyz, 3 * a.corner[3 * t + k], ta, 3 * k, 3);
+                }
+                for (int j = 0; j < countB; j++) {
+                    if (lows[j] - high >= best) {
+                        continue;
+                    }
                     bring(b.order[b.first(nb) + j]);
                     if (boxesApartSq(ta, tb) >= bestSq) {
                         continue;
-                    }
-                    if (looking) {
-                        double along = trianglesApartAlong();
-                        if (along > 0 && along * along >= bestSq) {
-                            continue;
-                        }
                     }
                     double sq = pair.squared(ta, tb);
                     if (sq < bestSq) {
@@ -243,13 +249,37 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
                         found = true;
                         System.arraycopy(pair.p, 0, where, 0, 3);
                         System.arraycopy(pair.q, 0, where, 3, 3);
-                        look(new Vec3(where[3] - where[0], where[4] - where[1], where[5] - where[2]));
                         if (any) {
                             return;
                         }
+                        better = true;
+                        best = Math.sqrt(bestSq);
                     }
                 }
             }
+            if (better) {
+                // The new direction serves from the next leaves on; these were sorted by the old one.
+                better = false;
+                look(new Vec3(where[3] - where[0], where[4] - where[1], where[5] - where[2]));
+            }
+        }
+
+        private double highOf(int t) {
+            double high = Double.NEGATIVE_INFINITY;
+            for (int k = 0; k < 3; k++) {
+                int p = 3 * a.corner[3 * t + k];
+                high = Math.max(high, dx * a.xyz[p] + dy * a.xyz[p + 1] + dz * a.xyz[p + 2]);
+            }
+            return high;
+        }
+
+        private double lowOf(int t) {
+            double low = Double.POSITIVE_INFINITY;
+            for (int k = 0; k < 3; k++) {
+                int p = 3 * b.corner[3 * t + k];
+                low = Math.min(low, local[0] * b.xyz[p] + local[1] * b.xyz[p + 1] + local[2] * b.xyz[p + 2]);
+            }
+            return origin + low;
         }
 
         private static double boxesApartSq(double[] s, double[] t) {

@@ -50,6 +50,7 @@ public final class StandingSheet extends ScrollPane implements View {
     private final FlowPane materials = new FlowPane(6, 6);
     private final DuePanel due;
     private final BookPanel book;
+    private final SurroundingsPanel space;
 
     public StandingSheet(Desk desk, String machineId) {
         this.desk = desk;
@@ -64,6 +65,7 @@ public final class StandingSheet extends ScrollPane implements View {
         Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
         due = new DuePanel(desk, machineId);
         book = new BookPanel(desk, machineId);
+        space = new SurroundingsPanel(desk, machineId);
         VBox work = new VBox(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
         work.getStyleClass().add("panel");
         GridPane columns = new GridPane();
@@ -79,7 +81,7 @@ public final class StandingSheet extends ScrollPane implements View {
         GridPane.setValignment(doing, VPos.TOP);
         VBox past = new VBox(8, Ui.label("Lately on this machine", "section"), lately);
         past.getStyleClass().add("panel");
-        VBox page = new VBox(14, heading(), columns, book, past);
+        VBox page = new VBox(14, heading(), columns, space, book, past);
         page.getStyleClass().add("page");
         setContent(page);
     }
@@ -222,6 +224,7 @@ public final class StandingSheet extends ScrollPane implements View {
         refreshers.forEach(Runnable::run);
         due.refresh();
         book.refresh();
+        space.refresh();
         materials.getChildren().clear();
         for (Material m : Material.STANDARD) {
             ToggleButton b = Ui.id(new ToggleButton(m.name()), "material-" + m.name());

@@ -84,6 +84,12 @@ public final class Shots {
             ((Button) find("#fit-open")).fire();
             Platform.runLater(() -> scrollTo(find("#book-day")));
         });
+        detail("avocet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
+        step("surroundings", () -> {
+            find("#travel-x").fireEvent(new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_PRESSED, "", "",
+                    javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
+            Platform.runLater(() -> scrollTo(find("#space-views")));
+        });
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));

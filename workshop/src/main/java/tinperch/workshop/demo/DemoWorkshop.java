@@ -51,6 +51,10 @@ public final class DemoWorkshop {
     }
 
     private static List<Machine> machines() {
+        return bareMachines().stream().map(m -> m.withSurroundings(DemoSurroundings.of(m))).toList();
+    }
+
+    private static List<Machine> bareMachines() {
         return List.of(
                 new Machine("avocet", "Avocet", Machine.Kind.MOVING_BED,
                         "The club's workhorse: moving bed, grooved wheels, tall uprights.",

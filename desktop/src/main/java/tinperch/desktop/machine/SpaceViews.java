@@ -1,0 +1,166 @@
+package tinperch.desktop.machine;
+
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import tinperch.desktop.look.Palette;
+import tinperch.desktop.look.Theme;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Surroundings;
+import tinperch.solid.Bounds;
+import tinperch.solid.Vec3;
+
+/** What stands around a machine's axes in plan, from the front and from the right, to one scale, with the axes as they are. */
+final class SpaceViews extends Region {
+    private static final double GAP = 26;
+    private static final double PAD = 12;
+
+    private final Theme theme;
+    private final Canvas canvas = new Canvas();
+    private final Consumer<String> picked;
+    private Surroundings space = Surroundings.NONE;
+    private Map<String, Double> pose = Map.of();
+    private String chosen = "";
+    private Bounds reach;
+    private double scale;
+
+    /** One of the views: which axes of space go right and up, and where its zero is on the canvas. */
+    private final class View {
+        private final Vec3 right;
+        private final Vec3 up;
+        private final String title;
+        private double x;
+        private double y;
+
+        View(Vec3 right, Vec3 up, String title) {
+            this.right = right;
+            this.up = up;
+            this.title = title;
+        }
+
+        double[] box(Bounds b) {
+            double x0 = x + (b.min().dot(right) - reach.min().dot(right)) * scale;
+            double y1 = y - (b.min().dot(up) - reach.min().dot(up)) * scale;
+            double w = b.size().dot(right) * scale;
+            double h = b.size().dot(up) * scale;
+            return new double[] {x0, y1 - h, w, h};
+        }
+    }
+
+    private final View plan = new View(Vec3.X, Vec3.Y, "plan");
+    private final View front = new View(Vec3.X, Vec3.Z, "from the front");
+    private final View side = new View(Vec3.Y, Vec3.Z, "from the right");
+
+    /** @param picked told the id of the neighbour clicked on */
+    SpaceViews(Theme theme, Consumer<String> picked) {
+        this.theme = theme;
+        this.picked = picked;
+        setId("space-views");
+        setMinSize(0, 300);
+        setPrefSize(560, 500);
+        canvas.setManaged(false);
+        getChildren().add(canvas);
+        theme.paletteProperty().addListener((o, a, b) -> draw());
+        canvas.setOnMouseClicked(e -> pick(e.getX(), e.getY()));
+    }
+
+    void show(Surroundings next, Map<String, Double> at, String chosenId) {
+        if (next != space) {
+            reach = next.reach().orElse(null);
+        }
+        space = next;
+        pose = at;
+        chosen = chosenId;
+        draw();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        canvas.setWidth(getWidth());
+        canvas.setHeight(getHeight());
+        draw();
+    }
+
+    private void draw() {
+        GraphicsContext g = canvas.getGraphicsContext2D();
+        g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        if (reach == null || canvas.getWidth() < 50) {
+            return;
+        }
+        Vec3 s = reach.size();
+        scale = Math.min((canvas.getWidth() - 2 * PAD - GAP) / (s.x() + s.y()),
+                (canvas.getHeight() - 2 * PAD - 2 * GAP) / (s.y() + s.z()));
+        double left = PAD + Math.max(0, (canvas.getWidth() - 2 * PAD - GAP - (s.x() + s.y()) * scale) / 2);
+        plan.x = left;
+        plan.y = PAD + GAP / 2 + s.y() * scale;
+        front.x = left;
+        front.y = plan.y + GAP + s.z() * scale;
+        side.x = left + s.x() * scale + GAP;
+        side.y = front.y;
+        for (View v : new View[] {plan, front, side}) {
+            draw(g, v);
+        }
+    }
+
+    private void draw(GraphicsContext g, View v) {
+        Palette p = theme.palette();
+        g.setFont(Font.font("Lato", 11));
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.BOTTOM);
+        g.setFill(p.faintColour());
+        g.fillText(v.title, v.x, v.y - reach.size().dot(v.up) * scale - 2);
+        for (Neighbour n : space.neighbours()) {
+            double[] b = v.box(space.bounds(n, pose));
+            boolean hot = n.kind() == Neighbour.Kind.HOT;
+            boolean matter = hot || n.kind() == Neighbour.Kind.SOLID;
+            Color line = hot ? Color.web(p.hot()) : matter ? p.inkColour() : p.accentColour();
+            g.setLineDashes(matter ? null : new double[] {n.kind() == Neighbour.Kind.CABLE ? 2 : 5, 3});
+            g.setFill(Color.color(line.getRed(), line.getGreen(), line.getBlue(), n.id().equals(chosen) ? 0.3 : matter ? 0.1 : 0.04));
+            g.setStroke(line);
+            g.setLineWidth(n.id().equals(chosen) ? 2.2 : 1.1);
+            boolean round = n.form() == Neighbour.Form.CYLINDER
+                    && (n.along().equals("z") ? v == plan : n.along().equals("y") ? v == front : v == side);
+            if (round) {
+                g.fillOval(b[0], b[1], b[2], b[3]);
+                g.strokeOval(b[0], b[1], b[2], b[3]);
+            } else {
+                g.fillRect(b[0], b[1], b[2], b[3]);
+                g.strokeRect(b[0], b[1], b[2], b[3]);
+            }
+            label(g, n, b, p);
+        }
+        g.setLineDashes();
+    }
+
+    /** The name where it has room. */
+    private static void label(GraphicsContext g, Neighbour n, double[] b, Palette p) {
+        if (b[2] > 6.2 * n.name().length() && b[3] > 14) {
+            g.setTextAlign(TextAlignment.CENTER);
+            g.setTextBaseline(VPos.CENTER);
+            g.setFill(p.inkColour());
+            g.fillText(n.name(), b[0] + b[2] / 2, b[1] + b[3] / 2);
+        }
+    }
+
+    /** The smallest one under the mouse, so that what lies before something large can be reached. */
+    private void pick(double x, double y) {
+        String best = "";
+        double smallest = Double.POSITIVE_INFINITY;
+        for (View v : new View[] {plan, front, side}) {
+            for (Neighbour n : space.neighbours()) {
+                double[] b = v.box(space.bounds(n, pose));
+                if (x >= b[0] - 2 && x <= b[0] + b[2] + 2 && y >= b[1] - 2 && y <= b[1] + b[3] + 2 && b[2] * b[3] < smallest) {
+                    smallest = b[2] * b[3];
+                    best = n.id();
+                }
+            }
+        }
+        picked.accept(best);
+    }
+}

@@ -1,0 +1,93 @@
+package tinperch.workshop.demo;
+
+import tinperch.machine.Machine;
+import tinperch.machine.space.Axis;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Neighbour.Form;
+import tinperch.machine.space.Neighbour.Kind;
+import tinperch.machine.space.StartingFrames;
+import tinperch.machine.space.Surroundings;
+import tinperch.solid.Vec3;
+
+/** What stands around the axes of the club's machines, as far as it matters for their parts. */
+final class DemoSurroundings {
+    private Surroundings space;
+    private int number;
+
+    private DemoSurroundings(Surroundings start) {
+        space = start;
+    }
+
+    static Surroundings of(Machine m) {
+        DemoSurroundings d = new DemoSurroundings(StartingFrames.of(m));
+        switch (m.id()) {
+            case "avocet" -> d.avocet();
+            case "turnstone" -> d.turnstone();
+            case "curlew" -> d.curlew();
+            default -> d.ruff();
+        }
+        return d.space;
+    }
+
+    private void avocet() {
+        space = space.with(new Axis("x", Vec3.X, 0, 230, false, 1)).with(new Axis("y", Vec3.Y.times(-1), 0, 230, false, 2))
+                .with(new Axis("z", Vec3.Z, 0, 250, false, 3));
+        // The right upright's holes lie almost 6 mm lower: readings of September.
+        box("left upright", "", Kind.SOLID, -62, 128, -20, 20, 40, 400, 3, 0);
+        box("right upright", "", Kind.SOLID, 272, 128, -20, 20, 40, 394, 3, 0);
+        box("top beam", "", Kind.SOLID, -62, 128, 380, 354, 40, 20, 3, 0);
+        box("supply", "", Kind.SOLID, 296, 80, -20, 50, 180, 110, 10, 0);
+        box("supply switch", "", Kind.ACCESS, 346, 120, 20, 60, 40, 40, 0, 0);
+        box("bed", "bed", Kind.HOT, -5, 115, -8, 240, 240, 8, 5, 90);
+        rod("bed cable", "bed", Kind.CABLE, 110, 355, -30, 12, 60, 12, "y", 5);
+        box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
+        box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
+        box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
+        box("blower", "carriage", Kind.SOLID, 24, 92, 12, 16, 50, 50, 2, 0);
+    }
+
+    private void turnstone() {
+        box("post", "", Kind.SOLID, -60, 40, -10, 30, 40, 210, 3, 0);
+        box("bed", "bed", Kind.SOLID, -2, 60, -4, 124, 124, 4, 5, 0);
+        box("arm", "arm", Kind.SOLID, -60, 62, 30, 190, 16, 16, 2, 0);
+        box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
+        box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
+        box("knob", "", Kind.ACCESS, -95, 45, 30, 35, 30, 30, 0, 0);
+    }
+
+    private void curlew() {
+        box("left wall", "", Kind.SOLID, -75, -70, -330, 6, 440, 470, 3, 0);
+        box("right wall", "", Kind.SOLID, 365, -70, -330, 6, 440, 470, 3, 0);
+        box("rear wall", "", Kind.SOLID, -69, 364, -330, 434, 6, 470, 3, 0);
+        box("lid", "", Kind.SOLID, -75, -70, 142, 446, 440, 6, 20, 0);
+        box("door swing", "", Kind.ACCESS, -75, -170, -330, 446, 100, 470, 0, 0);
+        box("bed", "bed", Kind.HOT, -10, -10, -8, 310, 310, 8, 5, 110);
+        rod("gantry rod", "gantry", Kind.SOLID, -60, 8, 38, 420, 10, 10, "x", 2);
+        box("hot block", "carriage", Kind.HOT, -12, -10, 2, 24, 20, 12, 3, 275);
+        box("tool plate", "carriage", Kind.SOLID, -28, -4, 16, 56, 34, 70, 2, 0);
+        box("lamp light", "", Kind.LIGHT, 60, 280, 60, 170, 60, 80, 0, 0);
+    }
+
+    private void ruff() {
+        space = space.with(new Axis("x", Vec3.X, 0, 500, false, 1)).with(new Axis("u", Vec3.X, 0, 500, false, 3))
+                .with(new Axis("y", Vec3.Z, 0, 300, false, 2)).with(new Axis("v", Vec3.Z, 0, 300, false, 4));
+        box("left rail", "", Kind.SOLID, -40, -60, -20, 600, 20, 20, 2, 0);
+        box("right rail", "", Kind.SOLID, -40, 640, -20, 600, 20, 20, 2, 0);
+        box("left tower", "left carriage", Kind.SOLID, -30, -36, 6, 60, 30, 50, 3, 0);
+        box("right tower", "right carriage", Kind.SOLID, -30, 606, 6, 60, 30, 50, 3, 0);
+        box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
+        box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
+    }
+
+    private void box(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h,
+            double clearance, double temp) {
+        space = space.with(new Neighbour("n" + ++number, name, group, kind, Form.BOX, new Vec3(x, y, z), new Vec3(w, d, h), "z",
+                clearance, temp));
+    }
+
+    private void rod(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h, String along,
+            double clearance) {
+        space = space.with(new Neighbour("n" + ++number, name, group, kind, Form.CYLINDER, new Vec3(x, y, z), new Vec3(w, d, h),
+                along, clearance, 0));
+    }
+}
