@@ -12,9 +12,15 @@ final class ConvexPieces {
      * Outlines of the joined pieces; pieces that do not touch stay apart.
      *
      * @param pieces x, y, z triples, all the same way round, corners on common borders the same to the last digit
-     * @return null when borders overlap only in part, meet in a point or would enclose a hole
+     * @return null when pieces meet in a point or run round a hole
      */
     static List<double[]> joined(List<double[]> pieces) {
+        // Nearly always whole borders fit; looking for corners in the middle of edges costs more.
+        List<double[]> whole = joined(pieces, false);
+        return whole != null ? whole : joined(pieces, true);
+    }
+
+    private static List<double[]> joined(List<double[]> pieces, boolean inPart) {
         double[] a = new double[64];
         double[] b = new double[64];
         int n = 0;
@@ -22,7 +28,7 @@ final class ConvexPieces {
         for (double[] p : pieces) {
             for (int i = 0; i < p.length; i += 3) {
                 int j = (i + 3) % p.length;
-                int count = stopsOn(p, i, j, pieces, stops);
+                int count = inPart ? stopsOn(p, i, j, pieces, stops) : 0;
                 if (3 * (n + count + 1) > a.length) {
                     a = Arrays.copyOf(a, 2 * a.length + 3 * count);
                     b = Arrays.copyOf(b, a.length);

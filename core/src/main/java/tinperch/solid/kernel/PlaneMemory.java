@@ -21,26 +21,33 @@ public final class PlaneMemory {
     private TreeLogic tree;
     private Tolerances tol;
     private boolean[] unchanged = new boolean[0];
-    private Map<Long, Entry> planes = new HashMap<>();
-    private Map<PlaneEvaluation.Found, Cut> cuts = new IdentityHashMap<>();
-    private Map<Long, Entry> nextPlanes;
-    private Map<PlaneEvaluation.Found, Cut> nextCuts;
+    private final Map<Long, Entry> planes = new HashMap<>();
+    private final Map<PlaneEvaluation.Found, Cut> cuts = new IdentityHashMap<>();
+
+    /** What the last evaluation left, as it came; sorted into the maps when the next one can use it. */
+    private List<PlaneGroups.Group> groups = List.of();
+    private int[][] present = new int[0][];
+    private List<List<PlaneEvaluation.Found>> found = List.of();
+    private List<EdgeMending.Face> faces = List.of();
+    private Cut[] made = new Cut[0];
 
     /** Begins an evaluation: compares leaves. */
     void begin(TreeLogic now, Tolerances with) {
-        boolean comparable = tree != null && with.equals(tol) && now.hasShapeOf(tree);
+        planes.clear();
+        cuts.clear();
         unchanged = new boolean[now.leaves().size()];
-        for (int l = 0; comparable && l < unchanged.length; l++) {
+        if (tree == null || !with.equals(tol) || !now.hasShapeOf(tree)) {
+            return;
+        }
+        for (int l = 0; l < unchanged.length; l++) {
             unchanged[l] = now.leaves().get(l).isSame(tree.leaves().get(l));
         }
-        if (!comparable) {
-            planes = new HashMap<>();
-            cuts = new IdentityHashMap<>();
+        for (int i = 0; i < groups.size(); i++) {
+            planes.put(key(groups.get(i)), new Entry(groups.get(i), present[i], found.get(i)));
         }
-        tree = null;
-        tol = with;
-        nextPlanes = new HashMap<>(2 * planes.size());
-        nextCuts = new IdentityHashMap<>(2 * cuts.size());
+        for (int f = 0; f < made.length; f++) {
+            cuts.put(faces.get(f).found, made[f]);
+        }
     }
 
     /** The faces of a plane as found last time, or null. */
@@ -63,10 +70,6 @@ public final class PlaneMemory {
         return e.found;
     }
 
-    void keep(PlaneGroups.Group g, int[] present, List<PlaneEvaluation.Found> found) {
-        nextPlanes.put(key(g), new Entry(g, present, found));
-    }
-
     private static long key(PlaneGroups.Group g) {
         int[] first = g.members.get(0);
         return (long) first[0] << 32 | first[1];
@@ -78,14 +81,15 @@ public final class PlaneMemory {
         return c != null && Arrays.equals(c.corners, corners) ? c : null;
     }
 
-    void keepCut(PlaneEvaluation.Found face, Cut cut) {
-        nextCuts.put(face, cut);
-    }
-
-    /** Ends an evaluation that succeeded; one that did not leaves nothing behind. */
-    void end(TreeLogic done) {
+    /** Ends an evaluation that succeeded with what it made; one that did not leaves nothing new behind. */
+    void end(TreeLogic done, Tolerances with, List<PlaneGroups.Group> allGroups, int[][] allPresent,
+            List<List<PlaneEvaluation.Found>> allFound, List<EdgeMending.Face> allFaces, Cut[] allCuts) {
         tree = done;
-        planes = nextPlanes;
-        cuts = nextCuts;
+        tol = with;
+        groups = allGroups;
+        present = allPresent;
+        found = allFound;
+        faces = allFaces;
+        made = allCuts;
     }
 }

@@ -56,7 +56,6 @@ public final class SolidKernel {
                         mesh = kernel.attempt(tolerances.scaled(k), memory, true);
                     }
                     if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
-                        memory.end(kernel.tree);
                         return mesh;
                     }
                     why = "the surface stayed open";
@@ -84,7 +83,6 @@ public final class SolidKernel {
         PointWeld points = new PointWeld(tol.weldMm(), 4 * groups.size());
         List<EdgeMending.Face> faces = new ArrayList<>();
         for (int i = 0; i < groups.size(); i++) {
-            memory.keep(groups.get(i), present[i], found.get(i));
             for (PlaneEvaluation.Found f : found.get(i)) {
                 List<int[]> rings = new ArrayList<>(f.rings().length);
                 for (double[] xyz : f.rings()) {
@@ -98,7 +96,9 @@ public final class SolidKernel {
             }
         }
         new EdgeMending(points, tol.weldMm(), faces).mend(apart);
-        return mesh(faces, points, tol, memory);
+        PlaneMemory.Cut[] cuts = cut(faces, points.coordinates(), tol, memory);
+        memory.end(tree, tol, groups, present, found, faces, cuts);
+        return mesh(faces, points, cuts);
     }
 
     /** Hands out the work; whatever fails, the first failure by number is the one told. */
@@ -118,8 +118,7 @@ public final class SolidKernel {
         }
     }
 
-    private Mesh mesh(List<EdgeMending.Face> faces, PointWeld points, Tolerances tol, PlaneMemory memory) {
-        double[] all = points.coordinates();
+    private PlaneMemory.Cut[] cut(List<EdgeMending.Face> faces, double[] all, Tolerances tol, PlaneMemory memory) {
         PlaneMemory.Cut[] cuts = new PlaneMemory.Cut[faces.size()];
         each(cuts.length, f -> {
             EdgeMending.Face face = faces.get(f);
@@ -133,6 +132,11 @@ public final class SolidKernel {
             }
             cuts[f] = known;
         });
+        return cuts;
+    }
+
+    private Mesh mesh(List<EdgeMending.Face> faces, PointWeld points, PlaneMemory.Cut[] cuts) {
+        double[] all = points.coordinates();
         int count = 0;
         for (PlaneMemory.Cut c : cuts) {
             count += c.triangles().length;
@@ -147,7 +151,6 @@ public final class SolidKernel {
         int at = 0;
         for (int f = 0; f < cuts.length; f++) {
             EdgeMending.Face face = faces.get(f);
-            memory.keepCut(face.found, cuts[f]);
             List<int[]> rings = new ArrayList<>(face.rings.size());
             int[] corner = new int[cuts[f].corners().length / 3];
             int k = 0;

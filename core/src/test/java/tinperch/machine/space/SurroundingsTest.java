@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import org.testng.annotations.Test;
 import tinperch.machine.Machine;
+import tinperch.machine.StartingFrames;
 import tinperch.machine.book.Book;
 import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;

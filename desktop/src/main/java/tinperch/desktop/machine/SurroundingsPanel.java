@@ -25,7 +25,7 @@ import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.SpaceProblem;
-import tinperch.machine.space.StartingFrames;
+import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;

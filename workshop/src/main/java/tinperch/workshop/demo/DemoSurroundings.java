@@ -5,7 +5,7 @@ import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
-import tinperch.machine.space.StartingFrames;
+import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 

@@ -1,7 +1,9 @@
-package tinperch.machine.space;
+package tinperch.machine;
 
 import java.util.List;
-import tinperch.machine.Machine;
+import tinperch.machine.space.Axis;
+import tinperch.machine.space.Group;
+import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** Axes and groups as machines of a kind usually have them, to start from. */
