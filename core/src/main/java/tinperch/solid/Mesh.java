@@ -35,6 +35,44 @@ public final class Mesh {
         this.faces = List.copyOf(faces);
     }
 
+    /**
+     * Several closed meshes as one, each shifted and every face of it given its name. They are put side by side, not joined:
+     * where they overlap they go through one another.
+     */
+    public static Mesh gathered(List<Mesh> parts, List<Vec3> shifts, List<String> names) {
+        int points = parts.stream().mapToInt(Mesh::pointCount).sum();
+        int count = parts.stream().mapToInt(Mesh::triangleCount).sum();
+        double[] xyz = new double[3 * points];
+        int[] triangles = new int[3 * count];
+        int[] faceOf = new int[count];
+        List<Face> faces = new java.util.ArrayList<>();
+        int p = 0;
+        int t = 0;
+        for (int i = 0; i < parts.size(); i++) {
+            Mesh m = parts.get(i);
+            Vec3 s = shifts.get(i);
+            int firstFace = faces.size();
+            for (int k = 0; k < m.pointCount(); k++) {
+                xyz[3 * (p + k)] = m.x(k) + s.x();
+                xyz[3 * (p + k) + 1] = m.y(k) + s.y();
+                xyz[3 * (p + k) + 2] = m.z(k) + s.z();
+            }
+            for (int k = 0; k < m.triangleCount(); k++, t++) {
+                faceOf[t] = firstFace + m.faceOf(k);
+                for (int c = 0; c < 3; c++) {
+                    triangles[3 * t + c] = p + m.corner(k, c);
+                }
+            }
+            int first = p;
+            for (Face f : m.faces) {
+                faces.add(new Face(names.get(i), f.normal(), f.offset() + f.normal().dot(s), f.rings().stream()
+                        .map(r -> java.util.Arrays.stream(r).map(q -> q + first).toArray()).toList()));
+            }
+            p += m.pointCount();
+        }
+        return new Mesh(xyz, triangles, faceOf, faces);
+    }
+
     public int pointCount() {
         return xyz.length / 3;
     }

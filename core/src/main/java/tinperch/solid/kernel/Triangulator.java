@@ -48,6 +48,12 @@ final class Triangulator {
      */
     static int[] triangles(int[] rings, double[] corners, int ax, int ay, double tol) {
         int n = 2 * rings.length + corners.length / 3;
+        if (corners.length == 12 && rings.length == 1) {
+            int[] two = convexQuadrilateral(corners, ax, ay, tol);
+            if (two != null) {
+                return two;
+            }
+        }
         for (double t : new double[] {tol, tol * 1e-3, 0}) {
             Triangulator tri = new Triangulator(n, t);
             try {
@@ -60,6 +66,24 @@ final class Triangulator {
             }
         }
         throw new IllegalStateException("unreachable");
+    }
+
+    /** Two triangles of the commonest face, or null when a corner of it is flat or turns inwards. */
+    private static int[] convexQuadrilateral(double[] c, int ax, int ay, double tol) {
+        for (int i = 0; i < 4; i++) {
+            int p = 3 * i;
+            int q = 3 * ((i + 1) % 4);
+            int r = 3 * ((i + 2) % 4);
+            double ux = c[q + ax] - c[p + ax];
+            double uy = c[q + ay] - c[p + ay];
+            double vx = c[r + ax] - c[p + ax];
+            double vy = c[r + ay] - c[p + ay];
+            double twice = ux * vy - uy * vx;
+            if (!(twice > 0) || twice * twice <= tol * tol * (vx * vx + vy * vy)) {
+                return null;
+            }
+        }
+        return new int[] {0, 1, 2, 0, 2, 3};
     }
 
     private void run(int[] rings, double[] c, int ax, int ay) {

@@ -58,6 +58,9 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
 
     /** One walk down both trees; coordinates of the second solid are brought into the first one's frame. */
     private static final class Search {
+        /** Nodes with no more triangles than this are measured along the direction one by one, once. */
+        private static final int SMALL = 64;
+
         private final TriangleTree a;
         private final TriangleTree b;
         /** Where the second solid's axes go, row by row, and its origin. */
@@ -73,6 +76,11 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         private double origin;
         private double[] lows = new double[TriangleTree.LEAF];
         private boolean better;
+        private int version;
+        private final double[] highs;
+        private final int[] highMade;
+        private final double[] nodeLows;
+        private final int[] lowMade;
         private final TriangleDistance pair = new TriangleDistance();
         private final double[] ta = new double[9];
         private final double[] tb = new double[9];
@@ -86,6 +94,10 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             this.b = b;
             this.any = any;
             this.place = p;
+            highs = new double[a.link.length / 2];
+            highMade = new int[highs.length];
+            nodeLows = new double[b.link.length / 2];
+            lowMade = new int[nodeLows.length];
             this.bestSq = startSq;
             m = new double[] {p.u().x(), p.v().x(), p.w().x(), p.u().y(), p.v().y(), p.w().y(), p.u().z(), p.v().z(), p.w().z()};
             o = new double[] {p.origin().x(), p.origin().y(), p.origin().z()};
@@ -118,6 +130,7 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
                 }
                 origin = o[0] * dx + o[1] * dy + o[2] * dz;
                 looking = true;
+                version++;
             }
         }
 
@@ -125,9 +138,9 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         private double apartAlong(int na, int nb) {
             int i = 6 * na;
             int j = 6 * nb;
-            double hi = dx * (dx > 0 ? a.box[i + 3] : a.box[i]) + dy * (dy > 0 ? a.box[i + 4] : a.box[i + 1])
+            double hi = a.count(na) <= SMALL ? highOfNode(na) : dx * (dx > 0 ? a.box[i + 3] : a.box[i]) + dy * (dy > 0 ? a.box[i + 4] : a.box[i + 1])
                     + dz * (dz > 0 ? a.box[i + 5] : a.box[i + 2]);
-            double lo = origin + local[0] * (local[0] > 0 ? b.box[j] : b.box[j + 3])
+            double lo = b.count(nb) <= SMALL ? lowOfNode(nb) : origin + local[0] * (local[0] > 0 ? b.box[j] : b.box[j + 3])
                     + local[1] * (local[1] > 0 ? b.box[j + 1] : b.box[j + 4])
                     + local[2] * (local[2] > 0 ? b.box[j + 2] : b.box[j + 5]);
             return lo - hi;
@@ -214,6 +227,9 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         }
 
         private void leaves(int na, int nb) {
+            if (looking && apartAlong(na, nb) >= Math.sqrt(bestSq)) {
+                return;
+            }
             int countA = a.count(na);
             int countB = b.count(nb);
             // Along the direction first: one number a triangle tells most pairs apart.
@@ -262,6 +278,39 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
                 better = false;
                 look(new Vec3(where[3] - where[0], where[4] - where[1], where[5] - where[2]));
             }
+        }
+
+        /** How far a small node of the first solid reaches along the direction; boxes tell this poorly for slanting surfaces. */
+        private double highOfNode(int node) {
+            if (highMade[node] != version) {
+                double high = Double.NEGATIVE_INFINITY;
+                if (a.isLeaf(node)) {
+                    for (int i = 0; i < a.count(node); i++) {
+                        high = Math.max(high, highOf(a.order[a.first(node) + i]));
+                    }
+                } else {
+                    high = Math.max(highOfNode(a.child(node)), highOfNode(a.child(node) + 1));
+                }
+                highs[node] = high;
+                highMade[node] = version;
+            }
+            return highs[node];
+        }
+
+        private double lowOfNode(int node) {
+            if (lowMade[node] != version) {
+                double low = Double.POSITIVE_INFINITY;
+                if (b.isLeaf(node)) {
+                    for (int i = 0; i < b.count(node); i++) {
+                        low = Math.min(low, lowOf(b.order[b.first(node) + i]));
+                    }
+                } else {
+                    low = Math.min(lowOfNode(b.child(node)), lowOfNode(b.child(node) + 1));
+                }
+                nodeLows[node] = low;
+                lowMade[node] = version;
+            }
+            return nodeLows[node];
         }
 
         private double highOf(int t) {

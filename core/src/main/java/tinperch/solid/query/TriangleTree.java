@@ -16,7 +16,7 @@ public final class TriangleTree {
     final int[] order;
     /** Six numbers a node: min x, y, z, max x, y, z. */
     final double[] box;
-    /** Two numbers a node: first child, or -1 − first place in order; and number of triangles of a leaf. */
+    /** Two numbers a node: first child, or -1 − first place in order; and how many triangles it holds. */
     final int[] link;
     private int nodes;
     private final Mesh mesh;
@@ -101,6 +101,7 @@ public final class TriangleTree {
         int child = nodes;
         nodes += 2;
         link[2 * node] = child;
+        link[2 * node + 1] = to - from;
         build(child, from, mid, centre);
         build(child + 1, mid, to, centre);
     }

@@ -1,5 +1,6 @@
 package tinperch.desktop.machine;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,6 +21,7 @@ import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
+import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
@@ -30,7 +32,11 @@ import tinperch.machine.space.Surroundings;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
+import tinperch.solid.Mesh;
+import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
+import tinperch.solid.kernel.SolidKernel;
+import tinperch.solid.view.FeatureEdges;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
 final class SurroundingsPanel extends VBox {
@@ -40,6 +46,8 @@ final class SurroundingsPanel extends VBox {
     private final String machineId;
     private final SpaceViews views;
     private final VBox strips = new VBox(4);
+    private final Turntable table;
+    private final Map<String, Mesh> meshes = new HashMap<>();
     private final Label tightest = Ui.id(Ui.text("", "strong"), "space-tightest");
     private final VBox list = new VBox(2);
     private final NeighbourForm form = new NeighbourForm();
@@ -67,8 +75,11 @@ final class SurroundingsPanel extends VBox {
             columns.getColumnConstraints().add(c);
         }
         columns.setHgap(24);
+        table = new Turntable(desk.theme(), "zones", feature -> choose(feature.strip()));
+        table.setPrefHeight(250);
+        table.setMinHeight(200);
         VBox left = new VBox(6, views, tightest, strips);
-        VBox right = new VBox(8, Ui.label("Neighbours", "column"), list, form);
+        VBox right = new VBox(8, table, Ui.label("Neighbours", "column"), list, form);
         columns.addRow(0, left, right);
         GridPane.setValignment(left, VPos.TOP);
         GridPane.setValignment(right, VPos.TOP);
@@ -103,7 +114,9 @@ final class SurroundingsPanel extends VBox {
             makeStrips(now);
         }
         list.getChildren().clear();
+        meshes.clear();
         for (Neighbour n : now.neighbours()) {
+            meshes.put(n.id(), SolidKernel.evaluate(n.solid(), Tolerances.USUAL));
             list.getChildren().add(row(n));
         }
         if (now.neighbours().isEmpty()) {
@@ -153,8 +166,39 @@ final class SurroundingsPanel extends VBox {
         return f;
     }
 
+    /** Features are lit by how their names begin; the blank keeps n1 from lighting n12. */
+    private static String feature(String id) {
+        return id + " ";
+    }
+
+    /** The neighbours where they stand; zones can be seen through. */
+    private void showTable() {
+        List<Mesh> solids = new ArrayList<>();
+        List<Vec3> shifts = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        List<Mesh> zones = new ArrayList<>();
+        for (Neighbour n : shown.neighbours()) {
+            Mesh m = meshes.get(n.id());
+            Vec3 shift = shown.shift(n.group(), pose);
+            if (n.kind() == Neighbour.Kind.SOLID || n.kind() == Neighbour.Kind.HOT || n.kind() == Neighbour.Kind.CABLE) {
+                solids.add(m);
+                shifts.add(shift);
+                names.add(feature(n.id()));
+            } else {
+                zones.add(Mesh.gathered(List.of(m), List.of(shift), List.of(n.id())));
+            }
+        }
+        Mesh all = Mesh.gathered(solids, shifts, names);
+        if (all.triangleCount() == 0) {
+            table.show(null, List.of(), List.of(), null);
+        } else {
+            table.show(all, FeatureEdges.of(all), zones, shown.reach().orElseThrow());
+        }
+    }
+
     private void move() {
         views.show(shown, pose, chosen);
+        showTable();
         byAxis.forEach((name, strip) -> {
             Axis a = shown.axis(name).orElseThrow();
             double at = a.within(pose.getOrDefault(name, a.homeMm()));
@@ -183,6 +227,7 @@ final class SurroundingsPanel extends VBox {
         chosen = id;
         form.take(shown.neighbours().stream().filter(n -> n.id().equals(id)).findFirst().orElse(null));
         views.show(shown, pose, chosen);
+        table.light(id.isEmpty() ? "" : feature(id));
     }
 
     /** One neighbour in a few fields: a new one, or the one chosen. */

@@ -68,7 +68,7 @@ public final class FittingSheet extends Pane {
         setMinSize(0, 0);
         setPrefSize(600, 400);
         canvas.setManaged(false);
-        turntable = new Turntable(desk.theme(), picked);
+        turntable = new Turntable(desk.theme(), "held", picked);
         turntable.setManaged(false);
         onLit = (o, a, b) -> turntable.light(b);
         getChildren().addAll(canvas, turntable);
@@ -92,7 +92,11 @@ public final class FittingSheet extends Pane {
 
     private void show(Picture next) {
         picture = next;
-        turntable.show(next);
+        if (next == null) {
+            turntable.show(null, List.of(), List.of(), null);
+        } else {
+            turntable.show(next.mesh(), next.edges(), next.held(), next.mesh().bounds());
+        }
         List<Dimension> wanted = next == null ? List.of() : next.form().dimensions();
         Map<Dimension, Region> old = new LinkedHashMap<>(tags);
         getChildren().removeIf(n -> tags.containsValue(n) && !(n instanceof DimensionTag t && t.isOpen()));

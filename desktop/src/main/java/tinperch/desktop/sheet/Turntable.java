@@ -17,18 +17,20 @@ import javafx.scene.layout.Region;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
+import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.Camera;
+import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
 import tinperch.workshop.edit.PictureWorker;
-import tinperch.workshop.edit.PictureWorker.Picture;
 
 /**
  * The part on a turntable: drag or arrow keys turn it, the wheel brings it nearer, a click finds the feature; a section opens
  * it along one of its axes, and what it holds can be seen through or left out.
  */
-final class Turntable extends Region {
+public final class Turntable extends Region {
     /** Drawn twice as large while still, so that edges come out smooth. */
     private static final int STILL = 2;
 
@@ -36,12 +38,15 @@ final class Turntable extends Region {
     private final Rasteriser rasteriser = new Rasteriser(PictureWorker.HELPERS);
     private final Slider depth = Ui.id(new Slider(0.02, 0.98, 0.5), "cut-depth");
     private final ToggleButton[] cuts = new ToggleButton[3];
-    private final ToggleButton held = Ui.id(new ToggleButton("held"), "show-held");
+    private final ToggleButton held;
     private final HBox tools;
     private final ImageView view = new ImageView();
     private final Consumer<String> picked;
     private WritableImage image;
-    private Picture picture;
+    private Mesh mesh;
+    private List<FeatureEdges.Edge> edges = List.of();
+    private List<Mesh> ghosts = List.of();
+    private Bounds frame;
     private String lit = "";
     private double yaw = 32;
     private double pitch = 38;
@@ -51,8 +56,12 @@ final class Turntable extends Region {
     private boolean dragging;
     private boolean moved;
 
-    /** @param picked told the feature clicked on */
-    Turntable(Theme theme, Consumer<String> picked) {
+    /**
+     * @param ghostName what the seen-through things are called on their button
+     * @param picked told the feature clicked on
+     */
+    public Turntable(Theme theme, String ghostName, Consumer<String> picked) {
+        held = Ui.id(new ToggleButton(ghostName), "show-" + ghostName);
         this.theme = theme;
         this.picked = picked;
         setId("turntable");
@@ -70,7 +79,7 @@ final class Turntable extends Region {
         }
         depth.setPrefWidth(90);
         held.setSelected(true);
-        Ui.tip(held, "Show what the part holds, seen through");
+        Ui.tip(held, "Show these too, seen through");
         tools.getChildren().addAll(depth, held);
         tools.getStyleClass().add("turntable-tools");
         axes.selectedToggleProperty().addListener((o, a, b) -> draw());
@@ -149,20 +158,28 @@ final class Turntable extends Region {
         for (int i = 0; i < 3; i++) {
             if (cuts[i].isSelected()) {
                 Vec3 n = axes[i].dot(camera.toEye()) >= 0 ? axes[i] : axes[i].times(-1);
-                Vec3 lo = picture.mesh().bounds().min();
-                Vec3 at = lo.plus(picture.mesh().bounds().size().times(depth.getValue()));
+                Vec3 at = frame.min().plus(frame.size().times(depth.getValue()));
                 return Optional.of(new Scene.Cut(n, n.dot(at)));
             }
         }
         return Optional.empty();
     }
 
-    void show(Picture next) {
-        picture = next;
+    /**
+     * Shows a mesh, or nothing.
+     *
+     * @param seenThrough drawn as ghosts
+     * @param around what the picture is fitted to
+     */
+    public void show(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        mesh = next;
+        edges = nextEdges;
+        ghosts = seenThrough;
+        frame = around;
         draw();
     }
 
-    void light(String feature) {
+    public void light(String feature) {
         lit = feature;
         draw();
     }
@@ -176,7 +193,7 @@ final class Turntable extends Region {
     private void pick(double x, double y) {
         int scale = image == null ? 1 : (int) Math.round(image.getWidth() / Math.max(1, getWidth()));
         int face = rasteriser.faceAt((int) (x * scale), (int) (y * scale));
-        picked.accept(face < 0 || picture == null ? "" : picture.mesh().faces().get(face).feature());
+        picked.accept(face < 0 || mesh == null ? "" : mesh.faces().get(face).feature());
     }
 
     @Override
@@ -186,14 +203,15 @@ final class Turntable extends Region {
         draw();
     }
 
-    void draw() {
+    /** Draws again, after the size or the colours changed. */
+    public void draw() {
         int scale = dragging ? 1 : STILL;
         int w = (int) getWidth() * scale;
         int h = (int) getHeight() * scale;
         if (w < 20 || h < 20) {
             return;
         }
-        if (picture == null) {
+        if (mesh == null) {
             view.setImage(null);
             image = null;
             return;
@@ -205,13 +223,13 @@ final class Turntable extends Region {
             view.setFitHeight((int) getHeight());
             view.setSmooth(true);
         }
-        Vec3 size = picture.mesh().bounds().size();
+        Vec3 size = frame.size();
         double k = zoom * 0.88 * Math.min(w, h * 1.25) / Math.max(1, size.length());
         Palette p = theme.palette();
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
                 p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);
-        Camera camera = new Camera(yaw, pitch, picture.mesh().bounds().centre(), k);
-        Scene scene = new Scene(picture.mesh(), picture.edges(), lit, held.isSelected() ? picture.held() : List.of(), cut(camera));
+        Camera camera = new Camera(yaw, pitch, frame.centre(), k);
+        Scene scene = new Scene(mesh, edges, lit, held.isSelected() ? ghosts : List.of(), cut(camera));
         rasteriser.draw(scene, camera, w, h, paint);
         image.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), rasteriser.argb(), 0, w);
     }
