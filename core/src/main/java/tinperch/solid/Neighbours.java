@@ -30,20 +30,34 @@ public final class Neighbours {
             }
         }
         int[] opposite = new int[n];
+        Arrays.fill(opposite, -1);
         int open = 0;
         for (int e = 0; e < n; e++) {
             int a = triangles[e];
             int b = to[e];
-            int found = -1;
-            int others = 0;
+            if (a > b) {
+                // Looked at from its opposite.
+                continue;
+            }
+            int back = -1;
+            int backs = 0;
             for (int f = head[b]; f >= 0; f = next[f]) {
                 if (to[f] == a) {
-                    found = f;
-                    others++;
+                    back = f;
+                    backs++;
                 }
             }
-            opposite[e] = others == 1 ? found : -1;
-            open += others == 1 ? 0 : 1;
+            int forths = 0;
+            for (int f = head[a]; f >= 0; f = next[f]) {
+                forths += to[f] == b ? 1 : 0;
+            }
+            if (backs == 1 && forths == 1) {
+                opposite[e] = back;
+                opposite[back] = e;
+            }
+        }
+        for (int o : opposite) {
+            open += o < 0 ? 1 : 0;
         }
         return new Neighbours(opposite, open);
     }

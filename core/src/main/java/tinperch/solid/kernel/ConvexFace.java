@@ -66,12 +66,21 @@ final class ConvexFace {
                 return null;
             }
         }
+        int[] looks = new int[cells.size()];
+        boolean[] any = new boolean[3];
+        for (int c = 0; c < looks.length; c++) {
+            looks[c] = look(own, cells.get(c).in);
+            any[looks[c] + 1] = true;
+        }
         List<PlaneEvaluation.Found> all = new ArrayList<>(1);
         for (int look = 1; look >= -1; look -= 2) {
-            List<double[]> pieces = new ArrayList<>(cells.size());
-            for (Cell c : cells) {
-                if (look(own, c.in) == look) {
-                    pieces.add(c.polygon);
+            if (!any[look + 1]) {
+                continue;
+            }
+            List<double[]> pieces = new ArrayList<>(looks.length);
+            for (int c = 0; c < looks.length; c++) {
+                if (looks[c] == look) {
+                    pieces.add(cells.get(c).polygon);
                 }
             }
             List<double[]> rings = pieces.size() < 2 ? pieces : ConvexPieces.joined(pieces);
@@ -88,7 +97,8 @@ final class ConvexFace {
     private List<Cell> cut(List<Cell> cells, int by) {
         List<Cell> next = new ArrayList<>(2 * cells.size());
         for (Cell c : cells) {
-            Side side = side(c.polygon, tree.leaves().get(by));
+            // The whole face is known to be crossed.
+            Side side = cells.size() == 1 ? Side.CROSSING : side(c.polygon, tree.leaves().get(by));
             if (side == Side.TOUCHING) {
                 return null;
             }

@@ -43,8 +43,7 @@ final class EdgeMending {
     void mend(boolean apart) {
         for (int round = 0; ; round++) {
             dropRepeats();
-            LongIntMap count = edgeCounts();
-            List<int[]> open = openEdges(count);
+            List<int[]> open = openEdges();
             if (open.isEmpty()) {
                 if (touching || apart) {
                     splitTouching();
@@ -105,37 +104,58 @@ final class EdgeMending {
         return Arrays.copyOf(out, n);
     }
 
-    private LongIntMap edgeCounts() {
-        LongIntMap count = new LongIntMap(4 * points.size());
-        touching = false;
+    /**
+     * Directed edges that do not run back as often as forth, each once; notes whether any runs more than once. Edges are
+     * chained by their lower corner: few meet in a corner, so looking along the chain beats a table.
+     */
+    private List<int[]> openEdges() {
+        int total = 0;
+        for (Face f : faces) {
+            for (int[] ring : f.rings) {
+                total += ring.length;
+            }
+        }
+        int[] head = new int[points.size()];
+        Arrays.fill(head, -1);
+        int[] next = new int[total];
+        int[] high = new int[total];
+        boolean[] up = new boolean[total];
+        int n = 0;
         for (Face f : faces) {
             for (int[] ring : f.rings) {
                 int a = ring[ring.length - 1];
                 for (int b : ring) {
-                    long key = LongIntMap.pair(a, b);
-                    int before = Math.max(0, count.get(key));
-                    touching |= before > 0;
-                    count.put(key, before + 1);
+                    int low = Math.min(a, b);
+                    high[n] = Math.max(a, b);
+                    up[n] = a < b;
+                    next[n] = head[low];
+                    head[low] = n++;
                     a = b;
                 }
             }
         }
-        return count;
-    }
-
-    private List<int[]> openEdges(LongIntMap count) {
+        touching = false;
         List<int[]> open = new ArrayList<>();
-        LongIntMap seen = new LongIntMap(16);
-        for (Face f : faces) {
-            for (int[] ring : f.rings) {
-                int a = ring[ring.length - 1];
-                for (int b : ring) {
-                    long key = LongIntMap.pair(a, b);
-                    if (count.get(key) != Math.max(0, count.get(LongIntMap.pair(b, a))) && seen.get(key) < 0) {
-                        seen.put(key, 1);
-                        open.add(new int[] {a, b});
+        for (int low = 0; low < head.length; low++) {
+            for (int e = head[low]; e >= 0; e = next[e]) {
+                int forth = 0;
+                int back = 0;
+                boolean told = false;
+                boolean before = true;
+                for (int f = head[low]; f >= 0; f = next[f]) {
+                    before &= f != e;
+                    if (high[f] == high[e]) {
+                        if (up[f] == up[e]) {
+                            forth++;
+                            told |= before;
+                        } else {
+                            back++;
+                        }
                     }
-                    a = b;
+                }
+                touching |= forth > 1;
+                if (forth != back && !told) {
+                    open.add(up[e] ? new int[] {low, high[e]} : new int[] {high[e], low});
                 }
             }
         }

@@ -39,8 +39,14 @@ public final class PlaneMemory {
         if (tree == null || !with.equals(tol) || !now.hasShapeOf(tree)) {
             return;
         }
+        int same = 0;
         for (int l = 0; l < unchanged.length; l++) {
             unchanged[l] = now.leaves().get(l).isSame(tree.leaves().get(l));
+            same += unchanged[l] ? 1 : 0;
+        }
+        if (2 * same < unchanged.length) {
+            // Hardly a plane would be the same: looking them up would cost more than it saves.
+            return;
         }
         for (int i = 0; i < groups.size(); i++) {
             planes.put(key(groups.get(i)), new Entry(groups.get(i), present[i], found.get(i)));
