@@ -4,6 +4,7 @@
  * above it), {@code Arrangement} (all those segments cut at their crossings), {@code FaceTracer} (which pieces bound the
  * result), {@code EdgeMending} (weld, T-vertices, touching edges), {@code Triangulator}. {@code SolidKernel} is the door.
  *
- * <p>See docs/KERNEL.md. Everything but the door is package-private and free to change.
+ * <p>See docs/KERNEL.md. The door takes lent {@code Hands} and a {@code PlaneMemory}; everything else is package-private and
+ * free to change.
  */
 package tinperch.solid.kernel;
