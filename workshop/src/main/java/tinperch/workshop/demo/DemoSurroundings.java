@@ -64,7 +64,7 @@ final class DemoSurroundings {
         box("bed", "bed", Kind.HOT, -10, -10, -8, 310, 310, 8, 5, 110);
         rod("gantry rod", "gantry", Kind.SOLID, -60, 8, 38, 420, 10, 10, "x", 2);
         box("hot block", "carriage", Kind.HOT, -12, -10, 2, 24, 20, 12, 3, 275);
-        box("tool plate", "carriage", Kind.SOLID, -28, -4, 16, 56, 34, 70, 2, 0);
+        box("tool plate", "carriage", Kind.SOLID, -28, -32, 16, 56, 34, 70, 2, 0);
         box("lamp light", "", Kind.LIGHT, 60, 280, 60, 170, 60, 80, 0, 0);
     }
 
