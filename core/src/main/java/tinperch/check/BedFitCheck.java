@@ -1,9 +1,12 @@
 package tinperch.check;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.machine.Machine;
+import tinperch.machine.MayPrint;
+import tinperch.material.Material;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
@@ -54,8 +57,10 @@ public final class BedFitCheck implements Check {
                     + (m.stateNote().isEmpty() ? "." : ": " + m.stateNote()));
         }
         if (!m.materials().contains(s.material())) {
-            return Optional.of(m.name() + " may not print " + s.material() + "; it prints "
-                    + String.join(", ", m.materials()) + ".");
+            Material wanted = Material.named(s.material());
+            String why = MayPrint.words(MayPrint.reasonsAgainst(m, wanted, LocalDate.MAX, ""), wanted);
+            return Optional.of(m.name() + " may not print " + s.material() + (why.isEmpty() ? "; it prints "
+                    + String.join(", ", m.materials()) + "." : ": " + why));
         }
         return Optional.empty();
     }

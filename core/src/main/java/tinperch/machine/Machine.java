@@ -1,8 +1,12 @@
 package tinperch.machine;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
 import tinperch.machine.book.Book;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.sheet.Sheet;
 
 /**
  * A machine of the workshop.
@@ -15,22 +19,29 @@ import tinperch.machine.space.Surroundings;
  * @param stateNote why it is in that state, one line
  * @param book what was fitted, set and redone when
  * @param surroundings its axes and what stands around them
+ * @param buildMm size of the space it can reach, of which clips, wipers and loose edges leave {@code usableMm}
+ * @param enclosed whether walls keep warmth and fumes in
+ * @param inPiecesFor the upgrade it lies in pieces for, empty when none is named
+ * @param sheets what was measured on it beside its upgrades
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
         boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
-        Surroundings surroundings) {
+        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets) {
     public Machine {
         materials = List.copyOf(materials);
-        // Machines kept before there were books have none.
+        // Machines kept by an earlier version lack what came later.
         book = book == null ? Book.EMPTY : book;
         surroundings = surroundings == null ? Surroundings.NONE : surroundings;
+        buildMm = buildMm == null ? usableMm : buildMm;
+        inPiecesFor = inPiecesFor == null ? "" : inPiecesFor;
+        sheets = sheets == null ? List.of() : List.copyOf(sheets);
     }
 
-    /** A machine whose surroundings are not known yet. */
+    /** A machine whose surroundings are not known yet; all of its space is taken for usable, a cube for enclosed. */
     public Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm, boolean heatedBed,
             double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
         this(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                Surroundings.NONE);
+                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of());
     }
 
     /** A box-shaped space, mm. */
@@ -38,7 +49,8 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
 
     /** How the machine is built. */
     public enum Kind {
-        MOVING_BED("Moving-bed gantry"), CANTILEVER("Cantilever"), CUBE("Enclosed cube"), WIRE_CUTTER("Hot-wire cutter");
+        MOVING_BED("Moving-bed gantry"), CANTILEVER("Cantilever"), CUBE("Enclosed cube"), WIRE_CUTTER("Hot-wire cutter"),
+        LASER("Laser cutter"), OTHER("Other machine");
 
         private final String label;
 
@@ -71,55 +83,144 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     }
 
     public Machine withName(String next) {
-        return new Machine(id, next, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.name = next);
     }
 
     public Machine withKind(Kind next) {
-        return new Machine(id, name, next, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.kind = next);
     }
 
     public Machine withSummary(String next) {
-        return new Machine(id, name, kind, next, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.summary = next);
     }
 
     public Machine withUsable(Space next) {
-        return new Machine(id, name, kind, summary, next, nozzleMm, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.usableMm = next);
+    }
+
+    public Machine withBuild(Space next) {
+        return with(d -> d.buildMm = next);
     }
 
     public Machine withNozzle(double next) {
-        return new Machine(id, name, kind, summary, usableMm, next, heatedBed, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.nozzleMm = next);
     }
 
     public Machine withHeatedBed(boolean next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, next, supplyV, holeOffsetMm,
-                materials, state, stateNote, book, surroundings);
+        return with(d -> d.heatedBed = next);
+    }
+
+    public Machine withEnclosed(boolean next) {
+        return with(d -> d.enclosed = next);
+    }
+
+    public Machine withSupplyV(double next) {
+        return with(d -> d.supplyV = next);
     }
 
     public Machine withHoleOffset(double next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, next, materials, state, stateNote, book, surroundings);
+        return with(d -> d.holeOffsetMm = next);
     }
 
     public Machine withMaterials(List<String> next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, next, state, stateNote, book, surroundings);
+        return with(d -> d.materials = next);
     }
 
+    /** In another state; what it was in pieces for is forgotten with the pieces. */
     public Machine withState(State next, String note) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, next,
-                note, book, surroundings);
+        return with(d -> {
+            d.state = next;
+            d.stateNote = note;
+            d.inPiecesFor = next == State.IN_PIECES ? d.inPiecesFor : "";
+        });
+    }
+
+    public Machine inPiecesFor(String upgradeId) {
+        return with(d -> {
+            d.state = State.IN_PIECES;
+            d.inPiecesFor = upgradeId;
+        });
     }
 
     public Machine withBook(Book next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                stateNote, next, surroundings);
+        return with(d -> d.book = next);
     }
 
     public Machine withSurroundings(Surroundings next) {
-        return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                stateNote, book, next);
+        return with(d -> d.surroundings = next);
+    }
+
+    public Optional<Sheet> sheet(String sheetId) {
+        return sheets.stream().filter(s -> s.id().equals(sheetId)).findFirst();
+    }
+
+    /** With a sheet put in, or changed when its id is known. */
+    public Machine with(Sheet sheet) {
+        List<Sheet> next = new ArrayList<>(sheets);
+        int at = sheets.stream().map(Sheet::id).toList().indexOf(sheet.id());
+        if (at >= 0) {
+            next.set(at, sheet);
+        } else {
+            next.add(sheet);
+        }
+        return with(d -> d.sheets = next);
+    }
+
+    public Machine withoutSheet(String sheetId) {
+        return with(d -> d.sheets = sheets.stream().filter(s -> !s.id().equals(sheetId)).toList());
+    }
+
+    private Machine with(Consumer<Draft> change) {
+        Draft d = new Draft(this);
+        change.accept(d);
+        return d.machine();
+    }
+
+    /** The same values, open to change for a moment. */
+    private static final class Draft {
+        private final String id;
+        private String name;
+        private Kind kind;
+        private String summary;
+        private Space usableMm;
+        private double nozzleMm;
+        private boolean heatedBed;
+        private double supplyV;
+        private double holeOffsetMm;
+        private List<String> materials;
+        private State state;
+        private String stateNote;
+        private Book book;
+        private Surroundings surroundings;
+        private Space buildMm;
+        private boolean enclosed;
+        private String inPiecesFor;
+        private List<Sheet> sheets;
+
+        Draft(Machine m) {
+            id = m.id;
+            name = m.name;
+            kind = m.kind;
+            summary = m.summary;
+            usableMm = m.usableMm;
+            nozzleMm = m.nozzleMm;
+            heatedBed = m.heatedBed;
+            supplyV = m.supplyV;
+            holeOffsetMm = m.holeOffsetMm;
+            materials = m.materials;
+            state = m.state;
+            stateNote = m.stateNote;
+            book = m.book;
+            surroundings = m.surroundings;
+            buildMm = m.buildMm;
+            enclosed = m.enclosed;
+            inPiecesFor = m.inPiecesFor;
+            sheets = m.sheets;
+        }
+
+        Machine machine() {
+            return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
+                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets);
+        }
     }
 }

@@ -26,6 +26,9 @@ public final class StartingFrames {
             case CANTILEVER -> new Surroundings(List.of(ax, new Axis("y", Vec3.Y.times(-1), 0, y, false, 2), az),
                     List.of(new Group("bed", List.of("y")), new Group("arm", List.of("z")),
                             new Group("carriage", List.of("x", "z"))), List.of());
+            case LASER -> new Surroundings(List.of(ax, ay), List.of(new Group("gantry", List.of("y")),
+                    new Group("carriage", List.of("x", "y"))), List.of());
+            case OTHER -> new Surroundings(List.of(ax, ay, az), List.of(new Group("carriage", List.of("x", "y", "z"))), List.of());
             case CUBE -> new Surroundings(List.of(ax, ay, new Axis("z", Vec3.Z.times(-1), 0, z, false, 3)),
                     List.of(new Group("bed", List.of("z")), new Group("gantry", List.of("y")),
                             new Group("carriage", List.of("x", "y"))), List.of());

@@ -17,10 +17,12 @@ import tinperch.quantity.Table;
  * @param conductivityWmK thermal, W/mK
  * @param fumes whether printing it calls for ventilation
  * @param needsHeatedBed whether it holds only on a heated bed (common practice)
+ * @param nozzleC usual nozzle temperature, °C
+ * @param bedC usual bed temperature, °C
  */
 public record Material(String name, double densityGcm3, double glassTransitionC, double useLimitC, double modulusGPa,
         double strengthMPa, double acrossLayersMPa, double shrinkPercent, double dryAtC, double conductivityWmK,
-        boolean fumes, boolean needsHeatedBed) {
+        boolean fumes, boolean needsHeatedBed, double nozzleC, double bedC) {
 
     /** The materials that ship with the application. */
     public static final List<Material> STANDARD = Table.read(Material.class, "materials.csv", Material.class);

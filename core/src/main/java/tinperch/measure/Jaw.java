@@ -1,11 +1,13 @@
 package tinperch.measure;
 
-/** Which edges of two holes the calipers touched. */
+/** What the calipers touched at two holes. */
 public enum Jaw {
     /** Far edge to far edge. */
     OUTSIDE("outside"),
     /** Near edge to near edge. */
-    INSIDE("inside");
+    INSIDE("inside"),
+    /** Centre to centre: with pins, cone jaws or from a drawing. */
+    CENTRES("centres");
 
     private final String label;
 

@@ -127,6 +127,20 @@ public final class MeasuredPattern {
         return yMm[i];
     }
 
+    /** Centres A to D. */
+    public List<double[]> centres() {
+        List<double[]> all = new ArrayList<>();
+        for (int i = 0; i < 4; i++) {
+            all.add(new double[] {xMm[i], yMm[i]});
+        }
+        return all;
+    }
+
+    /** Centre distance of a pair after the fit, read or not, mm. */
+    public double distanceMm(HolePair pair) {
+        return distance(xMm, yMm, pair);
+    }
+
     /** Mean hole diameter over all pairs, mm. Calipers read holes small by 0.02…0.1 mm (common practice). */
     public double diameterMm() {
         return diameterMm;

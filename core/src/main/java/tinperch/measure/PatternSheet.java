@@ -16,6 +16,8 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
     /** Readings beyond this are a slip of the finger: calipers end well before. */
     public static final double LONGEST_MM = 1000;
 
+    private static final String ACROSS = "hole.across";
+
     public PatternSheet {
         Map<String, List<Reading>> copy = new TreeMap<>();
         readings.forEach((k, v) -> {
@@ -39,6 +41,15 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
         return readings.getOrDefault(cell(pair, jaw), List.of());
     }
 
+    /** The hole's own diameter, read across it; needed where only centres are read. */
+    public List<Reading> acrossHole() {
+        return readings.getOrDefault(ACROSS, List.of());
+    }
+
+    public PatternSheet withAcrossHole(List<Reading> list) {
+        return put(ACROSS, list);
+    }
+
     public PatternSheet plus(HolePair pair, Jaw jaw, Reading reading) {
         List<Reading> list = new ArrayList<>(at(pair, jaw));
         list.add(reading);
@@ -46,8 +57,12 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
     }
 
     public PatternSheet with(HolePair pair, Jaw jaw, List<Reading> list) {
+        return put(cell(pair, jaw), list);
+    }
+
+    private PatternSheet put(String cell, List<Reading> list) {
         Map<String, List<Reading>> copy = new TreeMap<>(readings);
-        copy.put(cell(pair, jaw), list);
+        copy.put(cell, list);
         return new PatternSheet(name, copy);
     }
 
@@ -63,25 +78,29 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
         if (valueMm > LONGEST_MM) {
             return Optional.of("Calipers do not reach 1000 mm; check the decimal point. The reading was left out.");
         }
-        Jaw other = jaw == Jaw.OUTSIDE ? Jaw.INSIDE : Jaw.OUTSIDE;
-        Optional<Spread> there = Spread.of(at(pair, other));
-        if (there.isPresent()) {
-            double outside = jaw == Jaw.OUTSIDE ? valueMm : there.get().meanMm();
-            double inside = jaw == Jaw.INSIDE ? valueMm : there.get().meanMm();
-            if (outside <= inside) {
-                return Optional.of("Outside must be longer than inside (" + tinperch.quantity.Quantity.mm(inside)
-                        + "); the reading was left out.");
-            }
+        Optional<Double> outside = jaw == Jaw.OUTSIDE ? Optional.of(valueMm) : mean(pair, Jaw.OUTSIDE);
+        Optional<Double> inside = jaw == Jaw.INSIDE ? Optional.of(valueMm) : mean(pair, Jaw.INSIDE);
+        if (outside.isPresent() && inside.isPresent() && outside.get() <= inside.get()) {
+            return Optional.of("Outside must be longer than inside (" + tinperch.quantity.Quantity.mm(inside.get())
+                    + "); the reading was left out.");
         }
         return Optional.empty();
     }
 
-    /** Centre distance and hole diameter of a pair once both jaws have been read. */
+    private Optional<Double> mean(HolePair pair, Jaw jaw) {
+        return Spread.of(at(pair, jaw)).map(Spread::mean);
+    }
+
+    /**
+     * Centre distance and hole diameter of a pair once both edges have been read, or the centres and the hole. Where both
+     * were, the edges count.
+     */
     public Optional<Derived> derived(HolePair pair) {
         Optional<Spread> outside = Spread.of(at(pair, Jaw.OUTSIDE));
         Optional<Spread> inside = Spread.of(at(pair, Jaw.INSIDE));
         if (outside.isEmpty() || inside.isEmpty()) {
-            return Optional.empty();
+            return Spread.of(at(pair, Jaw.CENTRES)).flatMap(c -> Spread.of(acrossHole())
+                    .map(d -> new Derived(c.mean(), d.mean(), c.halfWidth())));
         }
         return Optional.of(Derived.of(outside.get(), inside.get()));
     }
@@ -104,9 +123,9 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
     public record Derived(double centreMm, double diameterMm, double halfWidthMm) {
         static Derived of(Spread outside, Spread inside) {
             return new Derived(
-                    (outside.meanMm() + inside.meanMm()) / 2,
-                    (outside.meanMm() - inside.meanMm()) / 2,
-                    Math.hypot(outside.halfWidthMm(), inside.halfWidthMm()) / 2);
+                    (outside.mean() + inside.mean()) / 2,
+                    (outside.mean() - inside.mean()) / 2,
+                    Math.hypot(outside.halfWidth(), inside.halfWidth()) / 2);
         }
     }
 }

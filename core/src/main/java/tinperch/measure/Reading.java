@@ -1,12 +1,44 @@
 package tinperch.measure;
 
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
- * One caliper reading.
+ * One reading, in the unit of the cell it stands in. Changing it keeps what it was.
  *
- * @param valueMm what the instrument showed, mm
+ * @param value what the instrument showed
  * @param at when it was taken
  * @param instrument what took it
+ * @param note the owner's remark, empty when there is none
+ * @param leftOut whether the owner took it out of the reckoning; it stays on the sheet
+ * @param earlier values it had before it was changed, oldest first
  */
-public record Reading(double valueMm, Instant at, String instrument) {}
+public record Reading(double value, Instant at, String instrument, String note, boolean leftOut, List<Double> earlier) {
+    public Reading {
+        note = note == null ? "" : note;
+        earlier = earlier == null ? List.of() : List.copyOf(earlier);
+    }
+
+    public Reading(double value, Instant at, String instrument) {
+        this(value, at, instrument, "", false, List.of());
+    }
+
+    /** Corrected; the value it had is kept. */
+    public Reading changedTo(double next) {
+        if (next == value) {
+            return this;
+        }
+        List<Double> before = new ArrayList<>(earlier);
+        before.add(value);
+        return new Reading(next, at, instrument, note, leftOut, before);
+    }
+
+    public Reading withNote(String next) {
+        return new Reading(value, at, instrument, next, leftOut, earlier);
+    }
+
+    public Reading leftOut(boolean out) {
+        return new Reading(value, at, instrument, note, out, earlier);
+    }
+}

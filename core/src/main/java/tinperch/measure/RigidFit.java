@@ -58,6 +58,13 @@ public record RigidFit(double angleDeg, double dxMm, double dyMm, double[] resid
             points.stream().mapToDouble(p -> p[1]).average().orElseThrow()};
     }
 
+    /** Where a point of the nominal pattern comes to lie. */
+    public double[] place(double[] nominal) {
+        double c = Math.cos(Math.toRadians(angleDeg));
+        double s = Math.sin(Math.toRadians(angleDeg));
+        return new double[] {c * nominal[0] - s * nominal[1] + dxMm, s * nominal[0] + c * nominal[1] + dyMm};
+    }
+
     /** The largest distance left. */
     public double worstMm() {
         double worst = 0;

@@ -19,8 +19,8 @@ public record Squareness(double degrees, double mmPer100, double halfWidthDeg) {
         if (!(heightMm > 0)) {
             throw new IllegalArgumentException("The second reading is taken higher up; give its height.");
         }
-        double rise = topMm.meanMm() - footMm.meanMm();
-        double half = Math.hypot(footMm.halfWidthMm(), topMm.halfWidthMm());
+        double rise = topMm.mean() - footMm.mean();
+        double half = Math.hypot(footMm.halfWidth(), topMm.halfWidth());
         return new Squareness(Math.toDegrees(Math.atan2(rise, heightMm)), 100 * rise / heightMm,
                 Math.toDegrees(Math.atan2(half, heightMm)));
     }

@@ -36,15 +36,15 @@ public class SpreadTest {
         // 10.0, 10.2, 10.4: mean 10.2, s = 0.2 by hand.
         Spread s = Spread.of(readings(10.0, 10.2, 10.4)).orElseThrow();
         assertEquals(s.count(), 3);
-        assertEquals(s.meanMm(), 10.2, 1e-12);
-        assertEquals(s.deviationMm(), 0.2, 1e-12);
+        assertEquals(s.mean(), 10.2, 1e-12);
+        assertEquals(s.deviation(), 0.2, 1e-12);
         // 4.303 · 0.2 / √3 = 0.4969, with ±0.03 of the calipers: √(0.4969² + 0.03²) = 0.4978
-        assertEquals(s.halfWidthMm(), 0.4978, 2e-4);
+        assertEquals(s.halfWidth(), 0.4978, 2e-4);
     }
 
     @Test
     public void oneReadingPromisesWhatTheCalipersPromise() {
-        assertEquals(Spread.of(readings(42.1)).orElseThrow().halfWidthMm(), Spread.CALIPER_MM);
+        assertEquals(Spread.of(readings(42.1)).orElseThrow().halfWidth(), Spread.CALIPER_MM);
         assertTrue(Spread.of(List.of()).isEmpty());
     }
 
@@ -58,7 +58,7 @@ public class SpreadTest {
                 list.add(new Reading(50 + 0.2 * random.nextGaussian(), Instant.EPOCH, "test"));
             }
             Spread s = Spread.of(list).orElseThrow();
-            held += Math.abs(s.meanMm() - 50) <= s.halfWidthMm() ? 1 : 0;
+            held += Math.abs(s.mean() - 50) <= s.halfWidth() ? 1 : 0;
         }
         assertEquals(held / 4000.0, 0.95, 0.015);
     }
@@ -67,7 +67,7 @@ public class SpreadTest {
     public void anOddReadingIsPointedAtAndNeverDropped() {
         List<Reading> list = readings(30.02, 30.00, 30.03, 33.01);
         Optional<Reading> odd = Spread.outlier(list);
-        assertEquals(odd.map(Reading::valueMm), Optional.of(33.01));
+        assertEquals(odd.map(Reading::value), Optional.of(33.01));
         assertEquals(Spread.of(list).orElseThrow().count(), 4);
         assertTrue(Spread.outlier(readings(30.02, 30.00, 30.03, 30.05)).isEmpty());
         assertTrue(Spread.outlier(readings(30.02, 35)).isEmpty(), "two readings cannot say which is odd");

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.desktop.action.Action;
+import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
 import tinperch.upgrade.Trouble;
@@ -20,6 +21,8 @@ public final class Actions {
         this.desk = desk;
         this.finder = finder;
     }
+
+    private final SimulatedCalipers calipers = new SimulatedCalipers(System.nanoTime());
 
     List<Action> all() {
         List<Action> all = new ArrayList<>();
@@ -42,6 +45,7 @@ public final class Actions {
         all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> addMachine(desk)));
         all.add(Action.of("add-upgrade", "Start an upgrade of this machine", "Shortcut+N", () -> desk.machine().isPresent(),
                 () -> desk.machine().ifPresent(m -> addUpgrade(desk, m))));
+        all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
         all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
         all.add(Action.of("larger", "Larger type", "Shortcut+Equals", () -> true, () -> resize(1)));
         all.add(Action.of("smaller", "Smaller type", "Shortcut+Minus", () -> true, () -> resize(-1)));
@@ -55,6 +59,15 @@ public final class Actions {
     private void step(int by) {
         int at = desk.machine().map(machines()::indexOf).orElse(-1);
         desk.goTo(machines().get(Math.floorMod(at + by, machines().size())));
+    }
+
+    private void readSimulated() {
+        javafx.stage.Window window = javafx.stage.Window.getWindows().stream().filter(javafx.stage.Window::isFocused).findFirst()
+                .orElse(null);
+        if (window == null || !calipers.read(window.getScene())) {
+            desk.warn("Simulated calipers type into the reading cell with the focus: click into one on the Measure station or "
+                    + "under Readings first. Nothing was changed.");
+        }
     }
 
     private void toggleDark() {

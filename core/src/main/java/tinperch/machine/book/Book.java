@@ -3,6 +3,7 @@ package tinperch.machine.book;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +13,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
 
 /**
  * All entries of a machine's book. Edits give a new book or throw a {@link BookProblem}; undo is the book before.
@@ -19,7 +22,7 @@ import java.util.function.Predicate;
  * @param since the day the machine came; entries may not lie before it
  */
 public record Book(LocalDate since, List<Component> components, List<SettingChange> settings, List<Loadout> loadouts,
-        List<Redone> redone) {
+        List<Redone> redone, List<HoursRun> hours) {
     /** A book without entries; machines made before there were books have this one. */
     public static final Book EMPTY = begun(LocalDate.of(2000, 1, 1));
 
@@ -30,11 +33,13 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         settings = List.copyOf(settings);
         loadouts = List.copyOf(loadouts);
         redone = List.copyOf(redone);
+        // Books begun by an earlier version have no hours.
+        hours = hours == null ? List.of() : hours.stream().sorted(Comparator.comparing(HoursRun::on)).toList();
     }
 
     /** The book of a machine that came on a day. */
     public static Book begun(LocalDate day) {
-        return new Book(day, List.of(), List.of(), List.of(), List.of());
+        return new Book(day, List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
     // ---- questions ----
@@ -74,6 +79,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         });
         settings.forEach(s -> all.add(s.on()));
         redone.forEach(r -> all.add(r.on()));
+        hours.forEach(h -> all.add(h.on()));
         return all.stream().distinct().sorted().toList();
     }
 
@@ -95,7 +101,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
                 }
             }
             byLoadout.forEach((loadout, asks) -> {
-                asks.sort(java.util.Comparator.comparing(Ask::on));
+                asks.sort(Comparator.comparing(Ask::on));
                 all.add(new Due(step, loadout, asks.stream().map(Ask::entry).distinct().toList(),
                         asks.stream().map(Ask::words).distinct().toList(), asks.get(0).on));
             });
@@ -174,7 +180,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         Component c = component(id).orElse(null);
         if (c == null) {
             return new Book(since, components, without(settings, s -> s.id().equals(id)), loadouts,
-                    without(redone, r -> r.id().equals(id)));
+                    without(redone, r -> r.id().equals(id)), without(hours, h -> h.id().equals(id)));
         }
         Optional<Component> later = components.stream().filter(o -> o.replaces().filter(id::equals).isPresent()).findFirst();
         if (later.isPresent()) {
@@ -204,14 +210,15 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         if (!Double.isFinite(s.value())) {
             throw new BookProblem("A setting needs a number; the old value stays.");
         }
-        return new Book(since, components, plus(settings, s), loadouts, redone);
+        return new Book(since, components, plus(settings, s), loadouts, redone, hours);
     }
 
     public Book add(Loadout l) {
         if (l.name().isBlank()) {
             throw new BookProblem("A loadout needs a name, such as “fine nozzle”.");
         }
-        return new Book(since, components, settings, plus(without(loadouts, o -> o.id().equals(l.id())), l), redone);
+        return new Book(since, components, settings, plus(without(loadouts, o -> o.id().equals(l.id())), l), redone,
+                hours);
     }
 
     /** Notes that a due step was done with a result, or waived with a reason. */
@@ -222,7 +229,44 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
                     : "Write down what came out, a number if there is one.");
         }
         return new Book(since, components, settings, loadouts, plus(redone,
-                new Redone(id, due.step().step(), due.loadout(), due.covers(), day, by, result.strip(), waived)));
+                new Redone(id, due.step().step(), due.loadout(), due.covers(), day, by, result.strip(), waived)), hours);
+    }
+
+    /**
+     * Moves a component to another loadout, or to the machine itself, from a day on: it comes off where it was and is
+     * fitted there the same day.
+     *
+     * @param freshId name of the new entry
+     * @param loadout where to, empty for the machine itself
+     */
+    public Book move(String id, String freshId, String loadout, LocalDate day) {
+        Component c = component(id).orElseThrow(() -> new BookProblem("That component is not in the book."));
+        if (c.loadout().equals(loadout)) {
+            throw new BookProblem(c.name() + " is there already.");
+        }
+        return fit(new Component(freshId, c.kind(), c.name(), loadout, c.ratings(), day, Optional.empty(), Optional.of(id),
+                c.by(), c.note()));
+    }
+
+    /** Writes down what the hour counter shows. */
+    public Book run(HoursRun h) {
+        checkDay(h.on());
+        if (!(h.hours() >= 0 && h.hours() < 200_000)) {
+            throw new BookProblem("Hours run are a number from 0; nothing was changed.");
+        }
+        for (HoursRun o : hours) {
+            if (!o.on().isAfter(h.on()) && o.hours() > h.hours() || !o.on().isBefore(h.on()) && !o.on().equals(h.on())
+                    && o.hours() < h.hours()) {
+                throw new BookProblem("The counter runs forward only: it stood at " + Quantity.show(o.hours(), Unit.HOURS) + " on "
+                        + o.on().format(DAY) + ". Nothing was changed.");
+            }
+        }
+        return new Book(since, components, settings, loadouts, redone, plus(hours, h));
+    }
+
+    /** What the hour counter showed last up to a day. */
+    public Optional<HoursRun> hoursAt(LocalDate day) {
+        return hours.stream().filter(h -> !h.on().isAfter(day)).reduce((a, b) -> b);
     }
 
     /** Moves the day the machine came. */
@@ -231,11 +275,11 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         if (first.isPresent() && day.isAfter(first.get())) {
             throw new BookProblem("The first entry is of " + first.get().format(DAY) + "; the machine was there by then.");
         }
-        return new Book(day, components, settings, loadouts, redone);
+        return new Book(day, components, settings, loadouts, redone, hours);
     }
 
     private Book withComponents(List<Component> next) {
-        return new Book(since, next, settings, loadouts, redone);
+        return new Book(since, next, settings, loadouts, redone, hours);
     }
 
     private void checkDay(LocalDate day) {

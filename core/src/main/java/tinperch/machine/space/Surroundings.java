@@ -190,8 +190,54 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (!(a.toMm() - a.fromMm() > 0.1) || !(Math.abs(a.direction().length() - 1) < 1e-6)) {
             throw new SpaceProblem("Axis " + a.name() + " needs a travel and a direction; the old one stays.");
         }
+        if (a.name().isBlank() || a.name().contains(" ") || a.homingOrder() < 1) {
+            throw new SpaceProblem("An axis needs a short name without blanks and a place in the homing order, from 1.");
+        }
         List<Axis> next = new ArrayList<>(axes.stream().filter(o -> !o.name().equals(a.name())).toList());
         next.add(Math.min(next.size(), (int) axes.stream().takeWhile(o -> !o.name().equals(a.name())).count()), a);
         return new Surroundings(next, groups, neighbours);
+    }
+
+    /** @throws SpaceProblem when a group still rides on it */
+    public Surroundings withoutAxis(String name) {
+        Optional<Group> rider = groups.stream().filter(g -> g.axes().contains(name)).findFirst();
+        if (rider.isPresent()) {
+            throw new SpaceProblem("“" + rider.get().name() + "” rides on " + name + "; take the axis out of that group first.");
+        }
+        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours);
+    }
+
+    /**
+     * With a group put in or changed.
+     *
+     * @throws SpaceProblem when it has no name or names an axis the machine does not have
+     */
+    public Surroundings with(Group g) {
+        if (g.name().isBlank() || g.axes().isEmpty()) {
+            throw new SpaceProblem("A group needs a name and the axes it rides on, such as “carriage” on x z.");
+        }
+        for (String a : g.axes()) {
+            if (axis(a).isEmpty()) {
+                throw new SpaceProblem("This machine has no axis “" + a + "”; its axes are "
+                        + String.join(", ", axes.stream().map(Axis::name).toList()) + ". Nothing was changed.");
+            }
+        }
+        List<Group> next = new ArrayList<>(groups.stream().filter(o -> !o.name().equals(g.name())).toList());
+        next.add(Math.min(next.size(), (int) groups.stream().takeWhile(o -> !o.name().equals(g.name())).count()), g);
+        return new Surroundings(axes, next, neighbours);
+    }
+
+    /** @throws SpaceProblem when a neighbour still moves with it */
+    public Surroundings withoutGroup(String name) {
+        Optional<Neighbour> rider = neighbours.stream().filter(n -> n.group().equals(name)).findFirst();
+        if (rider.isPresent()) {
+            throw new SpaceProblem(rider.get().name() + " moves with “" + name + "”; give it another group first.");
+        }
+        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours);
+    }
+
+    /** Axes in the order they are homed. */
+    public List<Axis> homingOrder() {
+        return axes.stream().sorted(java.util.Comparator.comparingInt(Axis::homingOrder)).toList();
     }
 }

@@ -190,4 +190,30 @@ public class BookTest {
         assertEquals(SettingKey.of("steps.e").orElseThrow().show(414.6), "414.6 steps/mm");
         assertEquals(SettingKey.of("probe.z").orElseThrow().show(-1.86), "−1.86 mm");
     }
+
+    @Test
+    public void aComponentMovedToALoadoutIsOffTheMachineAndAsksForItsSteps() {
+        Book b = Book.begun(CAME).add(new Loadout("fine", "Fine", "")).fit(component("fan", ComponentKind.FAN, 0, ""));
+        Book moved = b.move("fan", "fan-2", "fine", day(10));
+        assertTrue(moved.at(day(10), "").components().isEmpty());
+        assertEquals(moved.at(day(10), "fine").components().get(0).name(), "fan");
+        assertEquals(moved.at(day(9), "").components().size(), 1, "before that it was the machine's");
+        assertTrue(moved.due(day(10)).stream().anyMatch(d -> d.step().step().equals("heater")));
+        assertTrue(expectThrows(BookProblem.class, () -> moved.move("fan-2", "x", "fine", day(11))).getMessage().contains("already"));
+        assertEquals(moved.strikeOut("fan-2").at(day(10), "").components().size(), 1, "struck out, it is back");
+    }
+
+    @Test
+    public void theHourCounterRunsForwardOnly() {
+        Book b = Book.begun(CAME).run(new HoursRun("a", day(30), 120, "me")).run(new HoursRun("b", day(90), 300, "log"));
+        assertEquals(b.hoursAt(day(29)), Optional.empty());
+        assertEquals(b.hoursAt(day(60)).orElseThrow().hours(), 120.0);
+        assertEquals(b.run(new HoursRun("c", day(60), 200, "me")).hoursAt(day(60)).orElseThrow().hours(), 200.0);
+        assertTrue(expectThrows(BookProblem.class, () -> b.run(new HoursRun("d", day(100), 250, ""))).getMessage()
+                .contains("it stood at 300 h on"));
+        assertTrue(expectThrows(BookProblem.class, () -> b.run(new HoursRun("d", day(50), 310, ""))).getMessage().contains("forward"));
+        assertTrue(expectThrows(BookProblem.class, () -> b.run(new HoursRun("d", CAME.minusDays(1), 1, ""))).getMessage()
+                .contains("before that"));
+        assertEquals(b.strikeOut("b").hours().size(), 1);
+    }
 }

@@ -13,6 +13,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -54,7 +56,9 @@ final class BookPanel extends VBox {
     private final GridPane settings = table(3, 0);
     private final ComboBox<String> newSetting = Ui.id(new ComboBox<>(), "new-setting");
     private final FitForm form;
+    private final ToggleButton pin = Ui.id(new ToggleButton("compare from here"), "book-pin");
     private LocalDate day = LocalDate.now();
+    private LocalDate pinned;
     private String loadout = "";
     private List<Object> shown = List.of();
 
@@ -72,7 +76,14 @@ final class BookPanel extends VBox {
         Ui.tip(back, "The day of the entry before").setAccessibleText("Earlier entry");
         Ui.tip(on, "The day of the next entry").setAccessibleText("Later entry");
         Ui.tip(slider, "How the machine stood on any day; new entries carry the day shown");
-        HBox time = new HBox(8, Ui.whole(Ui.label("The book", "section")), back, slider, on, dayText);
+        pin.getStyleClass().add("chip");
+        Ui.tip(pin, "Holds this day and tells what differs between it and the day shown next");
+        pin.setOnAction(e -> {
+            pinned = pin.isSelected() ? day : null;
+            shown = List.of();
+            refresh();
+        });
+        HBox time = new HBox(8, Ui.whole(Ui.label("The book", "section")), back, slider, on, dayText, Ui.whole(pin));
         time.setAlignment(Pos.CENTER_LEFT);
         loadouts.setAlignment(Pos.CENTER_LEFT);
         GridPane columns = new GridPane();
@@ -147,18 +158,31 @@ final class BookPanel extends VBox {
         shown = now;
         showLoadouts(book);
         Standing then = book.at(day, loadout);
-        List<String> other = Standing.differences(then, book.at(LocalDate.now(), loadout));
-        differs.setText(day.equals(LocalDate.now()) ? "Drag back to see how the machine stood on any day since it came on "
-                + book.since().format(DAY) + "." : other.isEmpty() ? "Nothing is otherwise today."
-                : "Changed since: " + String.join(";  ", other) + ".");
+        differs.setText(pinned == null ? sinceThen(book, then) : between(book));
         showComponents(book, then);
         showSettings(then);
         form.refresh(then);
     }
 
+    private String sinceThen(Book book, Standing then) {
+        if (day.equals(LocalDate.now())) {
+            return "Drag back to see how the machine stood on any day since it came on " + book.since().format(DAY) + ".";
+        }
+        List<String> other = Standing.differences(then, book.at(LocalDate.now(), loadout));
+        return other.isEmpty() ? "Nothing is otherwise today." : "Changed since: " + String.join(";  ", other) + ".";
+    }
+
+    /** What differs between the day held and the day shown, the earlier one first. */
+    private String between(Book book) {
+        LocalDate from = pinned.isBefore(day) ? pinned : day;
+        LocalDate to = pinned.isBefore(day) ? day : pinned;
+        List<String> words = Standing.differences(book.at(from, loadout), book.at(to, loadout));
+        return "From " + from.format(DAY) + " to " + to.format(DAY) + ": " + (words.isEmpty() ? "nothing changed" : String.join(";  ", words))
+                + ".";
+    }
+
     private void showLoadouts(Book book) {
         loadouts.getChildren().clear();
-        loadouts.setManaged(!book.loadouts().isEmpty());
         ToggleGroup group = new ToggleGroup();
         for (Loadout l : book.loadouts()) {
             ToggleButton b = Ui.whole(Ui.id(new ToggleButton(l.name()), "loadout-" + l.id()));
@@ -173,6 +197,7 @@ final class BookPanel extends VBox {
             });
             loadouts.getChildren().add(b);
         }
+        loadouts.getChildren().add(newLoadout());
         if (book.loadouts().size() > 1) {
             Loadout other = book.loadouts().stream().filter(l -> !l.id().equals(loadout)).findFirst().orElseThrow();
             List<String> words = Standing.differences(book.at(day, loadout), book.at(day, other.id()));
@@ -182,6 +207,47 @@ final class BookPanel extends VBox {
             against.setMaxWidth(Double.MAX_VALUE);
             loadouts.getChildren().add(against);
         }
+    }
+
+    /** A button that becomes a field for the name of a new loadout. */
+    private Node newLoadout() {
+        Button add = Ui.whole(Ui.id(Ui.button("Another loadout", "mdi2p-plus", null), "add-loadout"));
+        Ui.tip(add, "A tool plate with components, settings and offsets of its own");
+        add.setOnAction(e -> {
+            TextField name = Ui.id(new TextField(), "loadout-name");
+            name.setPromptText("fine nozzle, say");
+            name.setOnAction(x -> {
+                String id = BookEdit.freshId();
+                Optional<String> why = BookEdit.make(desk, machineId, "add loadout " + name.getText().strip(),
+                        b -> b.add(new Loadout(id, name.getText().strip(), "")));
+                say(why);
+            });
+            name.setOnKeyPressed(k -> {
+                if (k.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+                    shown = List.of();
+                    refresh();
+                }
+            });
+            loadouts.getChildren().set(loadouts.getChildren().indexOf(add), name);
+            name.requestFocus();
+        });
+        return add;
+    }
+
+    /** Where a component may be moved to. */
+    private Node moves(Book book, Component c) {
+        MenuButton move = Ui.id(new MenuButton("move"), "move-" + c.id());
+        List<Loadout> to = new ArrayList<>(book.loadouts());
+        to.add(0, new Loadout("", "the machine itself", ""));
+        for (Loadout l : to) {
+            if (!l.id().equals(c.loadout())) {
+                MenuItem item = new MenuItem("to " + l.name());
+                item.setOnAction(e -> say(BookEdit.make(desk, machineId, "move " + c.name() + " to " + l.name(),
+                        b -> b.move(c.id(), BookEdit.freshId(), l.id(), day))));
+                move.getItems().add(item);
+            }
+        }
+        return move;
     }
 
     private void showComponents(Book book, Standing then) {
@@ -200,6 +266,9 @@ final class BookPanel extends VBox {
             Ui.tip(off, "It comes off on the day shown");
             Ui.tip(strike, "A slip of the pen: as if it had never been written");
             HBox acts = new HBox(4, off, strike);
+            if (!book.loadouts().isEmpty()) {
+                acts.getChildren().add(0, moves(book, c));
+            }
             acts.getStyleClass().add("row-acts");
             boolean past = !day.equals(LocalDate.now());
             acts.setVisible(!past || c.off().isEmpty());
@@ -276,6 +345,8 @@ final class BookPanel extends VBox {
         private final TextField amps = field("fit-amps", "A");
         private final TextField watts = field("fit-watts", "W");
         private final TextField limit = field("fit-limit", "to °C");
+        private final TextField mass = field("fit-mass", "g");
+        private final ComboBox<Loadout> onto = Ui.id(new ComboBox<>(), "fit-onto");
         private final TextField by = Ui.id(new TextField(), "fit-by");
         private final TextField note = Ui.id(new TextField(), "fit-note");
         private final Label complaint = Ui.id(Ui.text("", "complaint"), "fit-complaint");
@@ -288,6 +359,8 @@ final class BookPanel extends VBox {
             kind.setConverter(new Labels<>(ComponentKind::label, ""));
             kind.setPromptText("kind");
             kind.setOnAction(e -> offer());
+            onto.setConverter(new Labels<>(l -> "on " + l.name(), "on the machine"));
+            onto.setPromptText("on the machine");
             replaces.setConverter(new Labels<>(c -> "in place of " + c.name(), "in place of nothing"));
             replaces.setPromptText("in place of nothing");
             name.setPromptText("what it is, such as radial fan 50×15");
@@ -317,13 +390,20 @@ final class BookPanel extends VBox {
             }
             by.setText(BookEdit.writer(desk));
             Button not = Ui.id(Ui.button("Leave it", null, () -> show(false)), "fit-cancel");
-            getChildren().setAll(new HBox(6, kind, name), new HBox(6, replaces, volts, amps, watts, limit),
+            getChildren().setAll(new HBox(6, kind, name, onto), new HBox(6, replaces, volts, amps, watts, limit, mass),
                     new HBox(6, by, note, Ui.whole(fit), Ui.whole(not)), complaint);
             kind.requestFocus();
         }
 
         void refresh(Standing standing) {
             then = standing;
+            boolean several = !book().loadouts().isEmpty();
+            onto.setVisible(several);
+            onto.setManaged(several);
+            Loadout chosen = onto.getValue();
+            onto.getItems().setAll(book().loadouts());
+            onto.getItems().add(0, null);
+            onto.setValue(chosen != null && onto.getItems().contains(chosen) ? chosen : null);
             fit.setText(day.equals(LocalDate.now()) ? "Fit" : "Fit on " + day.format(DAY));
             offer();
         }
@@ -342,10 +422,10 @@ final class BookPanel extends VBox {
             }
             try {
                 Ratings r = new Ratings(number(volts, Unit.VOLT), number(amps, Unit.AMPERE), number(watts, Unit.WATT),
-                        number(limit, Unit.CELSIUS), 0);
+                        number(limit, Unit.CELSIUS), number(mass, Unit.GRAM));
                 Optional<Component> old = Optional.ofNullable(replaces.getValue());
                 Component c = new Component(BookEdit.freshId(), kind.getValue(), name.getText().strip(),
-                        old.map(Component::loadout).orElse(""), r, day, Optional.empty(), old.map(Component::id),
+                        old.map(Component::loadout).orElse(onto.getValue() == null ? "" : onto.getValue().id()), r, day, Optional.empty(), old.map(Component::id),
                         by.getText().strip(), note.getText().strip());
                 if (!by.getText().isBlank()) {
                     desk.workshop().setPreference("writer", by.getText().strip());
@@ -355,7 +435,7 @@ final class BookPanel extends VBox {
                     complain(why.get());
                     return;
                 }
-                for (TextField f : List.of(name, volts, amps, watts, limit, note)) {
+                for (TextField f : List.of(name, volts, amps, watts, limit, mass, note)) {
                     f.clear();
                 }
                 show(false);

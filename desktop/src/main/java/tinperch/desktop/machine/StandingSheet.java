@@ -1,8 +1,11 @@
 package tinperch.desktop.machine;
 
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -10,6 +13,7 @@ import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
@@ -28,8 +32,11 @@ import tinperch.desktop.View;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
+import tinperch.desktop.reading.ReadingsPane;
 import tinperch.desktop.shelf.Shelf;
 import tinperch.machine.Machine;
+import tinperch.machine.MayPrint;
+import tinperch.machine.book.HoursRun;
 import tinperch.material.Material;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
@@ -38,7 +45,7 @@ import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
-/** A machine as it stands: its state, what is due, what it can print, its upgrades with their tightest margin, its book. */
+/** A machine as it stands: its state, what is due, what it can print, its upgrades with their tightest margin, its readings, its book. */
 public final class StandingSheet extends ScrollPane implements View {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", java.util.Locale.ENGLISH);
 
@@ -48,6 +55,9 @@ public final class StandingSheet extends ScrollPane implements View {
     private final VBox upgrades = new VBox(8);
     private final GridPane lately = new GridPane();
     private final FlowPane materials = new FlowPane(6, 6);
+    private final VBox against = new VBox(2);
+    private final Label caution = Ui.text("", "look");
+    private final ReadingsPane readings;
     private final DuePanel due;
     private final BookPanel book;
     private final SurroundingsPanel space;
@@ -81,9 +91,26 @@ public final class StandingSheet extends ScrollPane implements View {
         GridPane.setValignment(doing, VPos.TOP);
         VBox past = new VBox(8, Ui.label("Lately on this machine", "section"), lately);
         past.getStyleClass().add("panel");
-        VBox page = new VBox(14, heading(), columns, space, book, past);
+        readings = new ReadingsPane(desk, machineId, () -> desk.state().machine(machineId)
+                .map(m -> ReadingsPane.ofMachine(desk, m)).orElse(List.of()), false);
+        readings.setId("readings");
+        HBox ways = new HBox(14, Ui.label("On this sheet:", "faint"), way("Surroundings and motion", space), way("Readings", readings),
+                way("The book", book), way("Lately", past));
+        ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        VBox page = new VBox(14, new VBox(2, heading(), ways), caution, columns, space, readings, book, past);
         page.getStyleClass().add("page");
         setContent(page);
+    }
+
+    /** Scrolls to a panel of the sheet. */
+    private Node way(String name, Node panel) {
+        Hyperlink link = Ui.id(new Hyperlink(name), "way-" + name.split(" ")[name.startsWith("The") ? 1 : 0].toLowerCase(
+                java.util.Locale.ROOT));
+        link.setOnAction(e -> {
+            double room = getContent().getLayoutBounds().getHeight() - getViewportBounds().getHeight();
+            setVvalue(room <= 0 ? 0 : Math.min(1, (panel.getBoundsInParent().getMinY() - 6) / room));
+        });
+        return link;
     }
 
     private Machine machine() {
@@ -108,10 +135,30 @@ public final class StandingSheet extends ScrollPane implements View {
             }
         });
         refreshers.add(() -> state.setValue(machine().state()));
+        ComboBox<String> upgrade = Ui.id(new ComboBox<>(), "in-pieces-for");
+        upgrade.setMaxWidth(200);
+        upgrade.setOnAction(e -> desk.state().upgradesOf(machineId).stream().filter(u -> u.name().equals(upgrade.getValue()))
+                .findFirst().filter(u -> !u.id().equals(machine().inPiecesFor()))
+                .ifPresent(u -> edit("in pieces for " + u.name(), m -> m.inPiecesFor(u.id()))));
+        Label forWhat = Ui.whole(Ui.label("for", "field-label"));
+        refreshers.add(() -> {
+            boolean apart = machine().state() == Machine.State.IN_PIECES && !desk.state().upgradesOf(machineId).isEmpty();
+            for (Node n : List.of(upgrade, forWhat)) {
+                n.setVisible(apart);
+                n.setManaged(apart);
+            }
+            List<String> names = desk.state().upgradesOf(machineId).stream().map(Upgrade::name).toList();
+            if (!upgrade.getItems().equals(names)) {
+                upgrade.getItems().setAll(names);
+            }
+            upgrade.setPromptText("an upgrade");
+            upgrade.setValue(desk.state().upgrade(machine().inPiecesFor()).map(Upgrade::name).orElse(null));
+        });
         CommitField note = textField("machine-note", Machine::stateNote, "why", (m, t) -> m.withState(m.state(), t), true);
         note.field().setPromptText("why it is in that state");
-        note.setPrefWidth(360);
-        HBox row = new HBox(12, name, state, note);
+        note.setPrefWidth(330);
+        HBox row = new HBox(12, name, state, forWhat, upgrade, note);
+        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return row;
     }
 
@@ -149,29 +196,75 @@ public final class StandingSheet extends ScrollPane implements View {
         });
         refreshers.add(() -> kind.getSelectionModel().select(machine().kind().ordinal()));
         put(g, row++, "Kind", kind);
-        put(g, row++, "Usable x", number("usable-x", Unit.MM, 0, 2000, m -> m.usableMm().x(),
-                (m, v) -> space(m, v, m.usableMm().y(), m.usableMm().z())));
-        put(g, row++, "Usable y", number("usable-y", Unit.MM, 0, 2000, m -> m.usableMm().y(),
-                (m, v) -> space(m, m.usableMm().x(), v, m.usableMm().z())));
-        put(g, row++, "Usable z", number("usable-z", Unit.MM, 0, 2000, m -> m.usableMm().z(),
-                (m, v) -> space(m, m.usableMm().x(), m.usableMm().y(), v)));
+        put(g, row++, "Reaches x y z", spaceFields("build", Machine::buildMm, Machine::withBuild));
+        put(g, row++, "Usable x y z", spaceFields("usable", Machine::usableMm, Machine::withUsable));
         put(g, row++, "Nozzle", number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle));
         put(g, row++, "Hole offset", Ui.tip(number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
                 Machine::withHoleOffset),
                 "What is added to every hole so that it comes out right on this machine"));
-        ToggleButton heated = Ui.id(new ToggleButton(), "heated-bed");
-        heated.setOnAction(e -> edit("heated bed", m -> m.withHeatedBed(!m.heatedBed())));
-        refreshers.add(() -> {
-            heated.setSelected(machine().heatedBed());
-            heated.setText(machine().heatedBed() ? "heated" : "not heated");
-        });
-        put(g, row++, "Bed", heated);
-        put(g, row, "May print", materials);
+        put(g, row++, "Supply", number("supply", Unit.VOLT, 0, 400, Machine::supplyV, Machine::withSupplyV));
+        put(g, row++, "Bed and walls", new HBox(6,
+                yesNo("heated-bed", "bed heated", "bed not heated", Machine::heatedBed, Machine::withHeatedBed),
+                yesNo("enclosed", "enclosed", "open", Machine::enclosed, Machine::withEnclosed)));
+        put(g, row++, "Hours run", hours());
+        VBox printing = new VBox(4, materials, against);
+        put(g, row, "May print", printing);
         return g;
     }
 
-    private static Machine space(Machine m, double x, double y, double z) {
-        return m.withUsable(new Machine.Space(x, y, z));
+    private ToggleButton yesNo(String id, String yes, String no, java.util.function.Predicate<Machine> get,
+            BiFunction<Machine, Boolean, Machine> set) {
+        ToggleButton b = Ui.id(new ToggleButton(), id);
+        b.setOnAction(e -> edit(get.test(machine()) ? no : yes, m -> set.apply(m, !get.test(m))));
+        refreshers.add(() -> {
+            b.setSelected(get.test(machine()));
+            b.setText(get.test(machine()) ? yes : no);
+        });
+        return b;
+    }
+
+    private Node spaceFields(String id, Function<Machine, Machine.Space> get, BiFunction<Machine, Machine.Space, Machine> set) {
+        CommitField x = number(id + "-x", Unit.MM, 0, 2000, m -> get.apply(m).x(),
+                (m, v) -> set.apply(m, new Machine.Space(v, get.apply(m).y(), get.apply(m).z())));
+        CommitField y = number(id + "-y", Unit.MM, 0, 2000, m -> get.apply(m).y(),
+                (m, v) -> set.apply(m, new Machine.Space(get.apply(m).x(), v, get.apply(m).z())));
+        CommitField z = number(id + "-z", Unit.MM, 0, 2000, m -> get.apply(m).z(),
+                (m, v) -> set.apply(m, new Machine.Space(get.apply(m).x(), get.apply(m).y(), v)));
+        for (CommitField f : List.of(x, y, z)) {
+            f.setMaxWidth(88);
+        }
+        Label more = Ui.text("", "look");
+        more.setId(id + "-doubt");
+        refreshers.add(() -> {
+            boolean larger = machine().usableMm().x() > machine().buildMm().x() || machine().usableMm().y() > machine().buildMm().y()
+                    || machine().usableMm().z() > machine().buildMm().z();
+            more.setText(larger && id.equals("usable") ? "More is usable than it can reach; one of the two is wrong." : "");
+            more.setManaged(!more.getText().isEmpty());
+        });
+        return new VBox(2, new HBox(6, x, y, z), more);
+    }
+
+    /** The counter as read last; typing another number writes it down for today. */
+    private Node hours() {
+        CommitField f = new CommitField("hours-run", "", typed -> {
+            try {
+                double v = Quantity.parse(typed, Unit.HOURS);
+                return BookEdit.make(desk, machineId, "hours run " + Quantity.show(v, Unit.HOURS), b -> b.run(new HoursRun(
+                        BookEdit.freshId(), LocalDate.now(), v, "typed")));
+            } catch (QuantityException e) {
+                return Optional.of(e.getMessage());
+            }
+        });
+        f.setMaxWidth(110);
+        Label of = Ui.label("", "faint");
+        refreshers.add(() -> {
+            Optional<HoursRun> h = machine().book().hoursAt(LocalDate.now());
+            f.refresh(h.map(r -> Quantity.show(r.hours(), Unit.HOURS)).orElse("not known"));
+            of.setText(h.map(r -> "on " + r.on().format(DAY) + (r.source().isEmpty() ? "" : ", " + r.source())).orElse(""));
+        });
+        HBox line = new HBox(8, f, of);
+        line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
+        return line;
     }
 
     private static void put(GridPane g, int row, String label, Node node) {
@@ -181,8 +274,10 @@ public final class StandingSheet extends ScrollPane implements View {
         if (node instanceof CommitField f) {
             g.add(f.complaint(), 1, 2 * row + 1);
         }
-        GridPane.setValignment(l, VPos.BASELINE);
-        GridPane.setValignment(node, VPos.BASELINE);
+        boolean several = node instanceof javafx.scene.layout.Pane && !(node instanceof CommitField);
+        GridPane.setValignment(l, several ? VPos.TOP : VPos.BASELINE);
+        GridPane.setValignment(node, several ? VPos.TOP : VPos.BASELINE);
+        l.setPadding(new javafx.geometry.Insets(several ? 5 : 0, 0, 0, 0));
     }
 
     private CommitField textField(String id, Function<Machine, String> get, String what,
@@ -225,16 +320,38 @@ public final class StandingSheet extends ScrollPane implements View {
         due.refresh();
         book.refresh();
         space.refresh();
+        showMaterials();
+        caution.setText(machine().kind() == Machine.Kind.LASER ? "Laser: interlocks and eyewear stay on; never leave it burning alone."
+                : machine().kind() == Machine.Kind.WIRE_CUTTER ? "Hot wire: ventilate, foam gives off fumes; cut the wire's current before touching it." : "");
+        caution.setManaged(!caution.getText().isEmpty());
+        readings.refresh();
+        upgrades.getChildren().clear();
+        for (Upgrade u : desk.state().upgradesOf(machineId)) {
+            upgrades.getChildren().add(row(u));
+        }
+        showLately();
+        if (upgrades.getChildren().isEmpty()) {
+            upgrades.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
+                    + "start an upgrade and write down what you see.", "faint"));
+        }
+    }
+
+    private void showMaterials() {
         materials.getChildren().clear();
+        against.getChildren().clear();
+        Map<String, List<String>> obstacles = new LinkedHashMap<>();
         for (Material m : Material.STANDARD) {
             ToggleButton b = Ui.id(new ToggleButton(m.name()), "material-" + m.name());
             b.getStyleClass().add("chip");
             b.setSelected(machine().materials().contains(m.name()));
-            if (m.needsHeatedBed() && !machine().heatedBed()) {
+            List<MayPrint.Reason> why = MayPrint.reasonsAgainst(machine(), m, LocalDate.now(), "");
+            String fumes = m.fumes() ? m.name() + " gives off fumes and fine particles: enclose the machine and ventilate." : "";
+            if (!why.isEmpty()) {
                 b.setDisable(!b.isSelected());
-                Ui.tip(b, m.name() + " needs a heated bed to hold (common practice).");
-            } else if (m.fumes()) {
-                Ui.tip(b, m.name() + " gives off fumes and fine particles: enclose the machine and ventilate.");
+            }
+            String tip = (MayPrint.words(why, m) + " " + fumes).strip();
+            if (!tip.isEmpty()) {
+                Ui.tip(b, tip);
             }
             b.setOnAction(e -> edit("materials", k -> {
                 List<String> list = new ArrayList<>(k.materials());
@@ -244,15 +361,18 @@ public final class StandingSheet extends ScrollPane implements View {
                 return k.withMaterials(list);
             }));
             materials.getChildren().add(b);
+            why.forEach(r -> obstacles.computeIfAbsent(r.obstacle(), k -> new ArrayList<>()).add(m.name()));
+            if (b.isSelected() && m.fumes() && !machine().enclosed()) {
+                against.getChildren().add(Ui.id(Ui.text(fumes, "look"), "against-" + m.name()));
+            }
         }
-        upgrades.getChildren().clear();
-        for (Upgrade u : desk.state().upgradesOf(machineId)) {
-            upgrades.getChildren().add(row(u));
-        }
-        showLately();
-        if (upgrades.getChildren().isEmpty()) {
-            upgrades.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
-                    + "start an upgrade and write down what you see.", "faint"));
+        if (machine().prints()) {
+            int n = 0;
+            for (Map.Entry<String, List<String>> o : obstacles.entrySet()) {
+                boolean chosen = o.getValue().stream().anyMatch(machine().materials()::contains);
+                against.getChildren().add(Ui.id(Ui.text("Not " + String.join(", ", o.getValue()) + ": "
+                        + Quantity.inSentence(o.getKey()) + ".", chosen ? "look" : "faint"), "against-" + n++));
+            }
         }
     }
 

@@ -51,6 +51,7 @@ final class SurroundingsPanel extends VBox {
     private final Label tightest = Ui.id(Ui.text("", "strong"), "space-tightest");
     private final VBox list = new VBox(2);
     private final NeighbourForm form = new NeighbourForm();
+    private final AxesEditor axes = new AxesEditor(this::edit);
     private final GridPane columns = new GridPane();
     private final VBox start = new VBox(8);
     private final Map<String, Double> pose = new HashMap<>();
@@ -78,7 +79,7 @@ final class SurroundingsPanel extends VBox {
         table = new Turntable(desk.theme(), "zones", feature -> choose(feature.strip()));
         table.setPrefHeight(250);
         table.setMinHeight(200);
-        VBox left = new VBox(6, views, tightest, strips);
+        VBox left = new VBox(6, views, tightest, strips, axes.folded());
         VBox right = new VBox(8, table, Ui.label("Neighbours", "column"), list, form);
         columns.addRow(0, left, right);
         GridPane.setValignment(left, VPos.TOP);
@@ -122,6 +123,7 @@ final class SurroundingsPanel extends VBox {
         if (now.neighbours().isEmpty()) {
             list.getChildren().add(Ui.text("Only what matters: mounting points and whatever sticks out.", "faint"));
         }
+        axes.refresh(now);
         form.refresh(now);
         move();
     }

@@ -90,6 +90,21 @@ public final class Shots {
                     javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
             Platform.runLater(() -> scrollTo(find("#space-views")));
         });
+        step("readings", () -> {
+            ((javafx.scene.control.ToggleButton) find("#sheet-avocet-fan")).fire();
+            Platform.runLater(() -> {
+                scrollTo(find("#readings"));
+                focus("#reading-inside");
+            });
+        });
+        detail("readings-push", () -> {
+            ((javafx.scene.control.ToggleButton) find("#sheet-avocet-sway")).fire();
+            Platform.runLater(() -> scrollTo(find("#readings")));
+        });
+        detail("readings-new", () -> {
+            ((Button) find("#new-sheet")).fire();
+            Platform.runLater(() -> scrollTo(find("#readings")));
+        });
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));

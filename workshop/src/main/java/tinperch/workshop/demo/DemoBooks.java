@@ -7,6 +7,7 @@ import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
 import tinperch.machine.book.Due;
+import tinperch.machine.book.HoursRun;
 import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
 import tinperch.machine.book.SettingChange;
@@ -35,6 +36,11 @@ final class DemoBooks {
         b.fit("contact-bed", ComponentKind.CONTACT, "Bed connector on the board", new Ratings(0, 12, 0, 105, 0), came, "",
                 "came with the machine");
         b.fit("board-1", ComponentKind.BOARD, "Main board", volts(24, 0, 0), came, "", "came with the machine");
+        b.fit("bed-1", ComponentKind.BED, "Heated bed 235 × 235", new Ratings(24, 0, 270, 110, 0), came, "", "came with the machine");
+        b.hours(day(2025, 7, 12), 310, "counter on the display");
+        b.hours(day(2025, 11, 1), 655, "counter on the display");
+        b.hours(day(2026, 5, 16), 1208, "counter on the display");
+        b.hours(day(2026, 9, 26), 1671, "device log");
         b.set("steps.x", 80, came, "", "as delivered");
         b.set("steps.y", 80, came, "", "as delivered");
         b.set("steps.z", 400, came, "", "as delivered");
@@ -84,6 +90,8 @@ final class DemoBooks {
         b.set("steps.x", 80, came, "", "as delivered");
         b.set("steps.e", 96.5, came, "", "as delivered");
         b.set("accel.x", 400, came, "", "as delivered");
+        b.hours(day(2025, 10, 4), 140, "counted from the school's list");
+        b.hours(day(2026, 9, 26), 188, "counted from the school's list");
         b.fit("wheels-1", ComponentKind.WHEELS, "Linear bearings, 4", Ratings.NONE, day(2025, 10, 4), "", "the old ones rattled");
         b.done("square", day(2025, 10, 4), "0.4 mm per 100 mm, better was not to be had");
         b.waive("level", day(2025, 10, 4), "the bed is fixed; first layer looked even");
@@ -102,6 +110,10 @@ final class DemoBooks {
         b.fit("fine-hotend", ComponentKind.HOT_END, "All-metal hot end", limit(285), came, "fine", "built with it");
         b.fit("fine-nozzle", ComponentKind.NOZZLE, "Hardened nozzle 0.4", Ratings.NONE, came, "fine", "built with it");
         b.fit("fine-fan", ComponentKind.FAN, "Radial fan 50×15", volts(24, 4.8, 0), came, "fine", "built with it");
+        b.fit("bed-contact", ComponentKind.CONTACT, "Bed switching module", new Ratings(24, 30, 0, 105, 0), came, "",
+                "real terminals, close to supply and bed");
+        b.hours(day(2025, 12, 6), 960, "device log");
+        b.hours(day(2026, 10, 10), 2240, "device log");
         b.set("steps.x", 160, came, "", "fine steps");
         b.set("steps.y", 160, came, "", "fine steps");
         b.set("accel.x", 3000, came, "", "light gantry");
@@ -170,6 +182,10 @@ final class DemoBooks {
 
     private void set(String key, double value, LocalDate on, String loadout, String why) {
         book = book.set(new SettingChange("set-" + ++entry, key, value, loadout, on, "Hanna", why));
+    }
+
+    private void hours(LocalDate on, double hours, String source) {
+        book = book.run(new HoursRun("hours-" + ++entry, on, hours, source));
     }
 
     private void done(String step, LocalDate on, String result) {

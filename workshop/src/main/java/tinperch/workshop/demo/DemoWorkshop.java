@@ -51,7 +51,12 @@ public final class DemoWorkshop {
     }
 
     private static List<Machine> machines() {
-        return bareMachines().stream().map(m -> m.withSurroundings(DemoSurroundings.of(m))).toList();
+        return bareMachines().stream().map(m -> DemoSheets.of(m.withSurroundings(DemoSurroundings.of(m)))).map(m -> switch (m.id()) {
+            case "avocet" -> m.withBuild(new Machine.Space(235, 235, 250)).inPiecesFor("avocet-blower");
+            case "turnstone" -> m.withBuild(new Machine.Space(120, 120, 120));
+            case "curlew" -> m.withBuild(new Machine.Space(300, 300, 320));
+            default -> m;
+        }).toList();
     }
 
     private static List<Machine> bareMachines() {

@@ -112,7 +112,8 @@ final class Salvage {
         try (Statement s = c.createStatement(); ResultSet r = s.executeQuery("SELECT body FROM " + table)) {
             while (r.next()) {
                 try {
-                    out.add(WorkshopStore.parse(r.getString(1), type));
+                    // A damaged file was not migrated; readings were called otherwise before V2.
+                    out.add(WorkshopStore.parse(r.getString(1).replace("\"valueMm\":", "\"value\":"), type));
                 } catch (RuntimeException e) {
                     lost.add(table);
                 }

@@ -60,6 +60,27 @@ public class WorkshopStoreTest extends TempFolder {
         }
     }
 
+    /** A file of the first version: readings were called valueMm, machines had neither sheets nor hours. */
+    @Test
+    public void aFileOfTheFirstVersionIsBroughtUpToDate() throws Exception {
+        fill();
+        try (Connection c = WorkshopStore.source(file()).getConnection(); Statement s = c.createStatement()) {
+            for (String table : List.of("upgrade", "revision")) {
+                s.execute("UPDATE " + table + " SET body = replace(body, '\"value\":', '\"valueMm\":')");
+            }
+            s.execute("UPDATE machine SET body = json_remove(body, '$.sheets', '$.buildMm', '$.enclosed', '$.inPiecesFor', '$.book.hours')");
+            s.execute("DELETE FROM flyway_schema_history WHERE version = '2'");
+        }
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertTrue(s.notice().isEmpty(), s.notice().toString());
+            WorkshopState old = s.load();
+            assertEquals(old.upgrades(), DemoWorkshop.state().upgrades());
+            assertEquals(old.revisions(), DemoWorkshop.state().revisions());
+            assertEquals(old.machines().get(0).buildMm(), old.machines().get(0).usableMm(), "all of it was taken for usable");
+            assertEquals(old.machines().get(0).book().hours(), List.of());
+        }
+    }
+
     @Test
     public void aSecondWindowIsToldInsteadOfLosingEdits() {
         fill();

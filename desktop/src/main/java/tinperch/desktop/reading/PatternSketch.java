@@ -1,5 +1,6 @@
-package tinperch.desktop.station;
+package tinperch.desktop.reading;
 
+import java.util.List;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.VPos;
@@ -24,6 +25,7 @@ final class PatternSketch extends Region {
     private Optional<MeasuredPattern> measured = Optional.empty();
     private HolePair pointed;
     private Jaw jaw = Jaw.OUTSIDE;
+    private List<double[]> against = List.of();
 
     PatternSketch(Theme theme) {
         this.theme = theme;
@@ -37,6 +39,12 @@ final class PatternSketch extends Region {
     void show(PatternSheet next, Optional<MeasuredPattern> pattern) {
         sheet = next;
         measured = pattern;
+        draw();
+    }
+
+    /** Draws other holes over the measured ones; they are where the best fit puts them. */
+    void compare(List<double[]> centres) {
+        against = centres;
         draw();
     }
 
@@ -80,6 +88,12 @@ final class PatternSketch extends Region {
             minY = Math.min(minY, hy(i));
             maxY = Math.max(maxY, hy(i));
         }
+        for (double[] c : against) {
+            minX = Math.min(minX, c[0]);
+            maxX = Math.max(maxX, c[0]);
+            minY = Math.min(minY, c[1]);
+            maxY = Math.max(maxY, c[1]);
+        }
         double k = Math.min((w - 116) / Math.max(1, maxX - minX), (h - 84) / Math.max(1, maxY - minY));
         double ox = w / 2 - k * (minX + maxX) / 2;
         double oy = h / 2 + k * (minY + maxY) / 2;
@@ -120,6 +134,13 @@ final class PatternSketch extends Region {
             double up = i < 2 ? 1 : -1;
             g.fillText(String.valueOf((char) ('A' + i)), x[i] + side * (r + 9), y[i] + up * (r + 5));
         }
+        g.setStroke(p.accentColour());
+        g.setLineWidth(1.5);
+        g.setLineDashes(4, 3);
+        for (double[] c : against) {
+            g.strokeOval(ox + k * c[0] - r, oy - k * c[1] - r, 2 * r, 2 * r);
+        }
+        g.setLineDashes();
         if (pointed != null) {
             jaws(g, p, x, y, r);
         }
@@ -154,14 +175,14 @@ final class PatternSketch extends Region {
         g.fillText(text, mx, my);
     }
 
-    /** The two edges the calipers should touch, as short strokes across the line. */
+    /** The two places the calipers should touch, as short strokes across the line. */
     private void jaws(GraphicsContext g, Palette p, double[] x, double[] y, double r) {
         int a = pointed.first();
         int b = pointed.second();
         double len = Math.hypot(x[b] - x[a], y[b] - y[a]);
         double ux = (x[b] - x[a]) / len;
         double uy = (y[b] - y[a]) / len;
-        double s = jaw == Jaw.OUTSIDE ? -r : r;
+        double s = jaw == Jaw.OUTSIDE ? -r : jaw == Jaw.INSIDE ? r : 0;
         g.setStroke(p.accentColour());
         g.setLineWidth(4);
         for (double[] at : new double[][] {{x[a] + ux * s, y[a] + uy * s}, {x[b] - ux * s, y[b] - uy * s}}) {

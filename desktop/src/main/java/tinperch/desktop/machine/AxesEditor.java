@@ -1,0 +1,148 @@
+package tinperch.desktop.machine;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Ui;
+import tinperch.machine.space.Axis;
+import tinperch.machine.space.Group;
+import tinperch.machine.space.Surroundings;
+import tinperch.solid.Vec3;
+
+/** How a machine moves: the way of each axis, where and in which order it homes, and what rides on which axes. */
+final class AxesEditor extends VBox {
+    private static final Map<String, Vec3> WAYS = new LinkedHashMap<>();
+
+    static {
+        WAYS.put("to the right", Vec3.X);
+        WAYS.put("to the left", Vec3.X.times(-1));
+        WAYS.put("to the back", Vec3.Y);
+        WAYS.put("to the front", Vec3.Y.times(-1));
+        WAYS.put("up", Vec3.Z);
+        WAYS.put("down", Vec3.Z.times(-1));
+    }
+
+    private final BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit;
+    private final GridPane axes = new GridPane();
+    private final GridPane groups = new GridPane();
+    private final Label complaint = Ui.id(Ui.text("", "complaint"), "axes-complaint");
+
+    /** @param edit makes an edit of the surroundings or answers why not */
+    AxesEditor(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit) {
+        super(8);
+        this.edit = edit;
+        for (GridPane g : List.of(axes, groups)) {
+            g.setHgap(8);
+            g.setVgap(4);
+        }
+        getChildren().addAll(axes, groups, complaint);
+    }
+
+    private void make(String label, UnaryOperator<Surroundings> change) {
+        complaint.setText(edit.apply(label, change).orElse(""));
+    }
+
+    void refresh(Surroundings now) {
+        complaint.setText("");
+        axes.getChildren().clear();
+        axes.addRow(0, Ui.label("Axis", "column"), Ui.label("grows", "column"), Ui.label("homes at its", "column"),
+                Ui.label("as number", "column"));
+        int row = 1;
+        for (Axis a : now.axes()) {
+            ComboBox<String> way = choice("axis-" + a.name() + "-way", List.copyOf(WAYS.keySet()), wayOf(a), chosen ->
+                    make("way of " + a.name(), s -> s.with(new Axis(a.name(), WAYS.get(chosen), a.fromMm(), a.toMm(), a.homeAtTop(),
+                            a.homingOrder()))));
+            ComboBox<String> end = choice("axis-" + a.name() + "-home", List.of("lower end", "upper end"),
+                    a.homeAtTop() ? "upper end" : "lower end", chosen -> make("home of " + a.name(), s -> s.with(new Axis(a.name(),
+                            a.direction(), a.fromMm(), a.toMm(), chosen.equals("upper end"), a.homingOrder()))));
+            CommitField order = new CommitField("axis-" + a.name() + "-order", String.valueOf(a.homingOrder()), typed -> {
+                if (!typed.strip().matches("[1-9]")) {
+                    return Optional.of("A number from 1 to 9.");
+                }
+                return edit.apply("homing order of " + a.name(), s -> s.with(new Axis(a.name(), a.direction(), a.fromMm(), a.toMm(),
+                        a.homeAtTop(), Integer.parseInt(typed.strip()))));
+            });
+            order.setMaxWidth(60);
+            Button gone = Ui.id(Ui.button("remove", null, () -> make("remove axis " + a.name(), s -> s.withoutAxis(a.name()))),
+                    "axis-" + a.name() + "-remove");
+            axes.addRow(row++, Ui.label(a.name(), "strong"), way, end, order, gone);
+        }
+        CommitField fresh = fresh("new-axis", "new axis, u say", typed -> edit.apply("add axis " + typed, s -> {
+            if (s.axis(typed).isPresent()) {
+                throw new tinperch.machine.space.SpaceProblem("There is an axis " + typed + " already.");
+            }
+            return s.with(new Axis(typed, Vec3.X, 0, 200, false, s.axes().size() + 1));
+        }));
+        axes.add(fresh, 0, row, 2, 1);
+        groups.getChildren().clear();
+        groups.addRow(0, Ui.label("What moves together", "column"), Ui.label("rides on", "column"));
+        row = 1;
+        for (Group g : now.groups()) {
+            CommitField on = new CommitField("group-" + g.name() + "-axes", String.join(" ", g.axes()), typed -> edit.apply(
+                    "axes of " + g.name(), s -> s.with(new Group(g.name(), words(typed)))));
+            on.setMaxWidth(130);
+            Button gone = Ui.id(Ui.button("remove", null, () -> make("remove group " + g.name(), s -> s.withoutGroup(g.name()))),
+                    "group-" + g.name() + "-remove");
+            groups.addRow(row++, Ui.label(g.name(), "strong"), on, gone);
+        }
+        groups.add(fresh("new-group", "new group and its axes: tool x z", typed -> {
+            List<String> w = words(typed);
+            return edit.apply("add group", s -> s.with(new Group(w.get(0), w.subList(1, w.size()))));
+        }), 0, row, 2, 1);
+    }
+
+    private static List<String> words(String typed) {
+        return Arrays.stream(typed.strip().split("[\\s,]+")).toList();
+    }
+
+    private static String wayOf(Axis a) {
+        return WAYS.entrySet().stream().filter(e -> e.getValue().minus(a.direction()).length() < 1e-6).map(Map.Entry::getKey)
+                .findFirst().orElse("slanted");
+    }
+
+    private static CommitField fresh(String id, String prompt, java.util.function.Function<String, Optional<String>> add) {
+        CommitField f = new CommitField(id, "", typed -> typed.isBlank() ? Optional.empty() : add.apply(typed.strip()));
+        f.field().setPromptText(prompt);
+        f.setMaxWidth(240);
+        return f;
+    }
+
+    private static ComboBox<String> choice(String id, List<String> all, String now, java.util.function.Consumer<String> chosen) {
+        ComboBox<String> box = Ui.id(new ComboBox<>(), id);
+        box.getItems().setAll(all);
+        box.setValue(now);
+        box.setOnAction(e -> {
+            if (box.getValue() != null && !box.getValue().equals(now)) {
+                chosen.accept(box.getValue());
+            }
+        });
+        return box;
+    }
+
+    /** Folded to a button until wanted. */
+    Node folded() {
+        Button fold = Ui.id(Ui.button("Axes, homing and groups", "mdi2a-axis-arrow", null), "axes-open");
+        HBox line = new HBox(fold);
+        line.setAlignment(Pos.CENTER_LEFT);
+        VBox all = new VBox(6, line);
+        fold.setOnAction(e -> {
+            if (!all.getChildren().remove(this)) {
+                all.getChildren().add(this);
+            }
+        });
+        return all;
+    }
+}

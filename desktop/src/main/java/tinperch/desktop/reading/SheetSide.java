@@ -1,0 +1,13 @@
+package tinperch.desktop.reading;
+
+import javafx.scene.Node;
+
+/** What a sheet of some kind shows: its cells, and beside them its picture with what follows. */
+interface SheetSide {
+    Node cells();
+
+    Node side();
+
+    /** Shows the entry, which is of the same kind as the one before. */
+    void refresh(Entry entry);
+}

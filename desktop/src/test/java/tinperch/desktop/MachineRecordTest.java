@@ -1,0 +1,142 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Surroundings;
+
+/** What a machine is, what it may print and why not, its hours, loadouts and axes, in the real window. */
+public class MachineRecordTest extends WindowTest {
+    private Machine machine(String id) {
+        return desk.state().machine(id).orElseThrow();
+    }
+
+    private void fire(String id) throws Exception {
+        onFx(() -> {
+            ((ToggleButton) need(id)).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    public void whyItMayNotPrintIsSaidAndFollowsWhatIsFitted() throws Exception {
+        click("machine-avocet");
+        assertTrue(text("against-0").contains("PC: hot end with inner tube stands 240 °C"), text("against-0"));
+        assertTrue(text("against-1").contains("draws 11.25 A through “Bed connector on the board”, rated 12 A"), text("against-1"));
+        assertTrue(need("material-ABS").isDisabled());
+        click("machine-curlew");
+        assertEquals(find("against-0"), null, "all-metal, enclosed, real terminals");
+        // Another hot end on the loadout looked at changes it at once; the cold one on Turnstone too.
+        click("machine-turnstone");
+        assertTrue(text("against-0").contains("the bed is not heated"), text("against-0"));
+        fire("heated-bed");
+        assertFalse(text("against-0").contains("not heated"), text("against-0"));
+    }
+
+    @Test
+    public void factsAreChangedAndNonsenseIsRefused() throws Exception {
+        click("machine-turnstone");
+        type("hours-run", "150");
+        assertTrue(complaint("hours-run").contains("it stood at 188 h on 26 Sep 2026"), complaint("hours-run"));
+        type("hours-run", "201.5 h");
+        assertEquals(machine("turnstone").book().hoursAt(LocalDate.now()).orElseThrow().hours(), 201.5);
+        type("supply", "24 V");
+        assertEquals(machine("turnstone").supplyV(), 24.0);
+        type("usable-x", "130");
+        assertTrue(text("usable-doubt").contains("More is usable than it can reach"), text("usable-doubt"));
+        fire("enclosed");
+        assertTrue(machine("turnstone").enclosed());
+        choose("machine-kind", "Laser cutter");
+        assertTrue(stage.getScene().getRoot().lookupAll(".look").stream().anyMatch(n ->
+                ((javafx.scene.control.Label) n).getText().startsWith("Laser: interlocks and eyewear stay on")));
+    }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    public void aMachineInPiecesSaysForWhat() throws Exception {
+        click("machine-avocet");
+        assertEquals(((ComboBox<String>) need("in-pieces-for")).getValue(), "Blower carriage");
+        choose("in-pieces-for", "Braces for the uprights");
+        assertEquals(machine("avocet").inPiecesFor(), "avocet-braces");
+        onFx(() -> {
+            ((ComboBox<Machine.State>) need("machine-state")).setValue(Machine.State.FIT);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(machine("avocet").inPiecesFor(), "");
+        assertFalse(need("in-pieces-for").isVisible());
+        click("undo");
+        assertEquals(machine("avocet").inPiecesFor(), "avocet-braces");
+    }
+
+    @Test
+    public void aLoadoutIsAddedAndAComponentMovedToIt() throws Exception {
+        click("machine-turnstone");
+        press("add-loadout");
+        type("loadout-name", "flexible filament");
+        String id = machine("turnstone").book().loadouts().get(0).id();
+        onFx(() -> {
+            MenuButton move = (MenuButton) need("move-fan-1");
+            move.getItems().get(0).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(machine("turnstone").book().at(LocalDate.now(), id).components().stream().anyMatch(c ->
+                c.name().equals("Axial fan 30×10") && c.loadout().equals(id)));
+        need("due-heater-" + id);
+        press("add-loadout");
+        type("loadout-name", " ");
+        assertTrue(text("notice-text").contains("A loadout needs a name"), text("notice-text"));
+    }
+
+    @Test
+    public void twoDaysOfTheBookAreCompared() throws Exception {
+        click("machine-avocet");
+        onFx(() -> {
+            ((Slider) need("book-day")).setValue(30);
+            return null;
+        });
+        fire("book-pin");
+        onFx(() -> {
+            ((Slider) need("book-day")).setValue(200);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        String words = text("book-differs");
+        assertTrue(words.startsWith("From 7 Apr 2025 to 24 Sep 2025: Nozzle: Brass nozzle 0.4 → Hardened nozzle 0.4"), words);
+        assertFalse(words.contains("Drive steps"), words);
+    }
+
+    @Test
+    public void axesHomeWhereTheyAreToldAndGroupsRideOnThem() throws Exception {
+        click("machine-ruff");
+        press("axes-open");
+        choose("axis-x-home", "upper end");
+        Surroundings s = machine("ruff").surroundings();
+        assertTrue(s.axis("x").orElseThrow().homeAtTop());
+        type("axis-x-order", "5");
+        assertEquals(machine("ruff").surroundings().homingOrder().get(3).name(), "x", "homed last");
+        press("axis-u-remove");
+        assertTrue(text("axes-complaint").contains("“right carriage” rides on u"), text("axes-complaint"));
+        type("group-right carriage-axes", "u q");
+        assertTrue(complaint("group-right carriage-axes").contains("no axis “q”"), complaint("group-right carriage-axes"));
+        type("new-group", "wire spool x y");
+        assertEquals(machine("ruff").surroundings().groups().size(), 2, "“spool” is no axis");
+        type("new-group", "spool x y");
+        assertEquals(machine("ruff").surroundings().group("spool").orElseThrow().axes(), java.util.List.of("x", "y"));
+        press("group-left carriage-remove");
+        assertTrue(text("axes-complaint").contains("left tower moves with"), text("axes-complaint"));
+        type("new-axis", "x");
+        assertTrue(complaint("new-axis").contains("already"), complaint("new-axis"));
+    }
+}
