@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import tinperch.machine.book.Book;
+import tinperch.machine.model.Model;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 
@@ -22,11 +25,12 @@ import tinperch.measure.sheet.Sheet;
  * @param buildMm size of the space it can reach, of which clips, wipers and loose edges leave {@code usableMm}
  * @param enclosed whether walls keep warmth and fumes in
  * @param inPiecesFor the upgrade it lies in pieces for, empty when none is named
+ * @param models downloaded models, checked against readings or not yet
  * @param sheets what was measured on it beside its upgrades
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
         boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
-        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets) {
+        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models) {
     public Machine {
         materials = List.copyOf(materials);
         // Machines kept by an earlier version lack what came later.
@@ -35,13 +39,14 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         buildMm = buildMm == null ? usableMm : buildMm;
         inPiecesFor = inPiecesFor == null ? "" : inPiecesFor;
         sheets = sheets == null ? List.of() : List.copyOf(sheets);
+        models = models == null ? List.of() : List.copyOf(models);
     }
 
     /** A machine whose surroundings are not known yet; all of its space is taken for usable, a cube for enclosed. */
     public Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm, boolean heatedBed,
             double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
         this(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of());
+                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of(), List.of());
     }
 
     /** A box-shaped space, mm. */
@@ -170,6 +175,39 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return with(d -> d.sheets = sheets.stream().filter(s -> !s.id().equals(sheetId)).toList());
     }
 
+    public Optional<Model> model(String modelId) {
+        return models.stream().filter(m -> m.id().equals(modelId)).findFirst();
+    }
+
+    /** With a downloaded model put in, or changed when its id is known. */
+    public Machine with(Model model) {
+        List<Model> next = new ArrayList<>(models);
+        int at = models.stream().map(Model::id).toList().indexOf(model.id());
+        if (at >= 0) {
+            next.set(at, model);
+        } else {
+            next.add(model);
+        }
+        return with(d -> d.models = next);
+    }
+
+    /** With a model's file read in another unit; neighbours made of it grow or shrink where they stand. */
+    public Machine rescaled(String modelId, double scale) {
+        Model next = model(modelId).orElseThrow().scaled(scale);
+        return with(next).withSurroundings(new Surroundings(surroundings.axes(), surroundings.groups(),
+                surroundings.neighbours().stream().map(n -> n.form() == Neighbour.Form.MODEL && n.of().equals(modelId)
+                        ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList()));
+    }
+
+    /** Neighbours made of a model, or with holes read on a sheet. */
+    public List<Neighbour> neighboursOf(String modelOrSheetId) {
+        return surroundings.neighbours().stream().filter(n -> n.of().equals(modelOrSheetId)).toList();
+    }
+
+    public Machine withoutModel(String modelId) {
+        return with(d -> d.models = models.stream().filter(m -> !m.id().equals(modelId)).toList());
+    }
+
     private Machine with(Consumer<Draft> change) {
         Draft d = new Draft(this);
         change.accept(d);
@@ -196,6 +234,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         private boolean enclosed;
         private String inPiecesFor;
         private List<Sheet> sheets;
+        private List<Model> models;
 
         Draft(Machine m) {
             id = m.id;
@@ -216,11 +255,12 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
             enclosed = m.enclosed;
             inPiecesFor = m.inPiecesFor;
             sheets = m.sheets;
+            models = m.models;
         }
 
         Machine machine() {
             return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets);
+                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets, models);
         }
     }
 }

@@ -73,6 +73,56 @@ public final class Mesh {
         return new Mesh(xyz, triangles, faceOf, faces);
     }
 
+    /** The same mesh with every triangle a face of its own, all of one feature. */
+    public Mesh facetted(String feature) {
+        int n = triangleCount();
+        int[] own = new int[n];
+        List<Face> facets = new java.util.ArrayList<>(n);
+        for (int t = 0; t < n; t++) {
+            own[t] = t;
+            int[] ring = {corner(t, 0), corner(t, 1), corner(t, 2)};
+            Vec3 a = point(ring[0]);
+            Vec3 normal = point(ring[1]).minus(a).cross(point(ring[2]).minus(a));
+            Vec3 unit = normal.length() > 1e-300 ? normal.times(1 / normal.length()) : Vec3.Z;
+            facets.add(new Face(feature, unit, unit.dot(a), List.of(ring)));
+        }
+        return new Mesh(xyz, triangles, own, facets);
+    }
+
+    /** The same triangles without faces: for a large mesh that is only looked at and measured against. */
+    public Mesh bare() {
+        return new Mesh(xyz, triangles, new int[triangleCount()], List.of());
+    }
+
+    /** Every coordinate multiplied by a positive factor; itself when that is 1. */
+    public Mesh scaled(double factor) {
+        if (factor == 1) {
+            return this;
+        }
+        return moved(p -> p.times(factor), factor);
+    }
+
+    /** Laid down somewhere else, not mirrored. */
+    public Mesh placed(Placement to) {
+        return moved(p -> to.point(p.x(), p.y(), p.z()), 1);
+    }
+
+    private Mesh moved(java.util.function.UnaryOperator<Vec3> map, double factor) {
+        double[] next = new double[xyz.length];
+        for (int i = 0; i < pointCount(); i++) {
+            Vec3 p = map.apply(point(i));
+            next[3 * i] = p.x();
+            next[3 * i + 1] = p.y();
+            next[3 * i + 2] = p.z();
+        }
+        Vec3 zero = map.apply(Vec3.ZERO);
+        List<Face> turned = faces.stream().map(f -> {
+            Vec3 n = map.apply(f.normal()).minus(zero).times(1 / factor);
+            return new Face(f.feature(), n, f.offset() * factor + n.dot(zero), f.rings());
+        }).toList();
+        return new Mesh(next, triangles, faceOf, turned);
+    }
+
     public int pointCount() {
         return xyz.length / 3;
     }

@@ -10,6 +10,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
@@ -56,6 +57,7 @@ public final class TinPerchApp extends Application {
     public static Workshop openWorkshop(Path file, boolean demo) {
         WorkshopStore store = WorkshopStore.open(file);
         if (demo && !store.isReadOnly() && store.load().equals(WorkshopState.EMPTY)) {
+            DemoModels.blobs().forEach(store::keepMesh);
             store.save(WorkshopState.EMPTY, DemoWorkshop.state());
         }
         return new Workshop(store);

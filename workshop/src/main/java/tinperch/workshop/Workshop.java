@@ -3,11 +3,14 @@ package tinperch.workshop;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import tinperch.files.model.MeshBlob;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
@@ -24,6 +27,7 @@ public final class Workshop implements AutoCloseable {
     private final Deque<Step> undo = new ArrayDeque<>();
     private final Deque<Step> redo = new ArrayDeque<>();
     private final List<Runnable> listeners = new ArrayList<>();
+    private final Map<String, byte[]> unkept = new HashMap<>();
     private WorkshopState state;
     private WorkshopState saved;
     private String unsaved;
@@ -118,6 +122,24 @@ public final class Workshop implements AutoCloseable {
             }
         }
         List.copyOf(listeners).forEach(Runnable::run);
+    }
+
+    /**
+     * Keeps the mesh of a downloaded model, before the edit that names it.
+     *
+     * @throws StoreFault when the disk refuses; in a read-only workshop it stays in memory
+     */
+    public void keep(MeshBlob blob) {
+        if (store.isReadOnly()) {
+            unkept.put(blob.id(), blob.bytes());
+        } else {
+            store.keepMesh(blob);
+        }
+    }
+
+    /** The bytes of a kept mesh, to be read off the interface's thread; empty when it is lost. */
+    public Optional<byte[]> meshBytes(String id) {
+        return unkept.containsKey(id) ? Optional.of(unkept.get(id)) : store.mesh(id);
     }
 
     /** A remembered preference of the interface, such as the theme. */

@@ -1,9 +1,6 @@
 package tinperch.machine.space;
 
 import tinperch.solid.Bounds;
-import tinperch.solid.Leaf;
-import tinperch.solid.Placement;
-import tinperch.solid.Profile;
 import tinperch.solid.Vec3;
 
 /**
@@ -12,12 +9,25 @@ import tinperch.solid.Vec3;
  * @param group what it moves with, empty for what stands still
  * @param corner lowest corner of its box with all axes at zero
  * @param size of its box; a cylinder fills the box's cross-section
- * @param along for a cylinder the direction of its axis: x, y or z
+ * @param along for a cylinder or a profile the direction of its axis, for a plate the way it faces, for a model where its
+ *     own z points: x, y or z
  * @param clearanceMm what it wants to have free around it
  * @param tempC its temperature when it is a hot one
+ * @param of for a plate the sheet its holes were read on, for a model its id; empty for the others
+ * @param turnDeg for a model the turn about {@code along}, degrees
  */
 public record Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
-        double clearanceMm, double tempC) {
+        double clearanceMm, double tempC, String of, double turnDeg) {
+    public Neighbour {
+        of = of == null ? "" : of;
+    }
+
+    /** One that needs no sheet and no model. */
+    public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
+            double clearanceMm, double tempC) {
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, "", 0);
+    }
+
     /** What it means for a part. */
     public enum Kind {
         SOLID("Solid"), HOT("Hot"), ACCESS("Access"), CABLE("Cable run"), LIGHT("Light or air");
@@ -35,7 +45,7 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
 
     /** Its rough shape. */
     public enum Form {
-        BOX("Box"), CYLINDER("Cylinder");
+        BOX("Box"), CYLINDER("Rod"), PROFILE("Profile"), PLATE("Plate with holes"), MODEL("Downloaded model");
 
         private final String label;
 
@@ -48,23 +58,18 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         }
     }
 
+    public Neighbour sized(Vec3 next) {
+        return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg);
+    }
+
     /** Its box with its group shifted. */
     public Bounds bounds(Vec3 shift) {
         Vec3 at = corner.plus(shift);
         return new Bounds(at, at.plus(size));
     }
 
-    /** Its shape with all axes at zero. */
-    public Leaf solid() {
-        if (form == Form.BOX) {
-            return Leaf.extrusion(name, Profile.rectangle(corner.x() + size.x() / 2, corner.y() + size.y() / 2, size.x(), size.y()),
-                    Placement.HERE, corner.z(), corner.z() + size.z());
-        }
-        Vec3 dir = along.equals("x") ? Vec3.X : along.equals("y") ? Vec3.Y : Vec3.Z;
-        double length = size.dot(dir);
-        double across = Math.min(dir == Vec3.X ? size.y() : size.x(), dir == Vec3.Z ? size.y() : size.z());
-        Vec3 middle = corner.plus(size.times(0.5)).minus(dir.times(length / 2));
-        return Leaf.extrusion(name, Profile.disc(0, 0, across, 48),
-                Placement.along(middle, dir, dir == Vec3.X ? Vec3.Y : Vec3.X), 0, length);
+    /** The direction {@code along} names. */
+    public Vec3 direction() {
+        return along.equals("x") ? Vec3.X : along.equals("y") ? Vec3.Y : Vec3.Z;
     }
 }

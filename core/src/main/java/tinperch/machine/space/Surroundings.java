@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.BiConsumer;
 import tinperch.quantity.Quantity;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -77,22 +78,28 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
 
     /** The same, only between what moves along an axis and what does not. */
     private Optional<Gap> tightest(Map<String, Double> pose, Optional<String> along) {
-        Gap best = null;
+        Gap[] best = {null};
+        eachPair(along, (a, b) -> {
+            double mm = gap(bounds(a, pose), bounds(b, pose));
+            if (best[0] == null || mm < best[0].mm) {
+                best[0] = new Gap(a, b, mm);
+            }
+        });
+        return Optional.ofNullable(best[0]);
+    }
+
+    /** Pairs that matter to one another: of different groups and, when an axis is given, one riding on it and one not. */
+    void eachPair(Optional<String> along, BiConsumer<Neighbour, Neighbour> pair) {
         for (int i = 0; i < neighbours.size(); i++) {
             for (int j = i + 1; j < neighbours.size(); j++) {
                 Neighbour a = neighbours.get(i);
                 Neighbour b = neighbours.get(j);
-                if (a.group().equals(b.group()) || !isMatter(a) || !isMatter(b)
-                        || along.isPresent() && rides(a, along.get()) == rides(b, along.get())) {
-                    continue;
-                }
-                double mm = gap(bounds(a, pose), bounds(b, pose));
-                if (best == null || mm < best.mm) {
-                    best = new Gap(a, b, mm);
+                if (!a.group().equals(b.group()) && isMatter(a) && isMatter(b)
+                        && (along.isEmpty() || rides(a, along.get()) != rides(b, along.get()))) {
+                    pair.accept(a, b);
                 }
             }
         }
-        return Optional.ofNullable(best);
     }
 
     /** The smallest gap between what moves along an axis and what does not, at many places of its travel. */
@@ -115,7 +122,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         return n.kind() == Neighbour.Kind.SOLID || n.kind() == Neighbour.Kind.HOT;
     }
 
-    private static double gap(Bounds a, Bounds b) {
+    static double gap(Bounds a, Bounds b) {
         double dx = Math.max(a.min().x() - b.max().x(), b.min().x() - a.max().x());
         double dy = Math.max(a.min().y() - b.max().y(), b.min().y() - a.max().y());
         double dz = Math.max(a.min().z() - b.max().z(), b.min().z() - a.max().z());
@@ -143,6 +150,9 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         if (!(n.size().x() > 0 && n.size().y() > 0 && n.size().z() > 0)) {
             throw new SpaceProblem("Length, depth and height must be larger than zero.");
+        }
+        if (n.form() == Neighbour.Form.MODEL && n.of().isEmpty()) {
+            throw new SpaceProblem("Choose which downloaded model it is; import one first if there is none.");
         }
         if (!n.group().isEmpty() && group(n.group()).isEmpty()) {
             throw new SpaceProblem("Nothing moves as “" + n.group() + "” on this machine.");

@@ -425,7 +425,7 @@ public final class MeshMending {
         if (mesh.openEdges() == 0) {
             mesh = withoutSlivers(mesh);
         }
-        return new Mended(facetted(mesh), new Report(welded, dropped, flipped, holesClosed, trianglesAdded,
+        return new Mended(mesh.facetted(feature), new Report(welded, dropped, flipped, holesClosed, trianglesAdded,
                 mesh.openEdges(), pieces), feature);
     }
 
@@ -447,29 +447,5 @@ public final class MeshMending {
         } catch (SolidException e) {
             return mesh;
         }
-    }
-
-    /** The same mesh with every triangle a face of its own. */
-    private Mesh facetted(Mesh m) {
-        double[] at = new double[3 * m.pointCount()];
-        for (int i = 0; i < m.pointCount(); i++) {
-            at[3 * i] = m.x(i);
-            at[3 * i + 1] = m.y(i);
-            at[3 * i + 2] = m.z(i);
-        }
-        int n = m.triangleCount();
-        int[] corners = new int[3 * n];
-        int[] faceOf = new int[n];
-        List<Mesh.Face> faces = new ArrayList<>(n);
-        for (int t = 0; t < n; t++) {
-            faceOf[t] = t;
-            int[] ring = {m.corner(t, 0), m.corner(t, 1), m.corner(t, 2)};
-            System.arraycopy(ring, 0, corners, 3 * t, 3);
-            Vec3 a = m.point(ring[0]);
-            Vec3 normal = m.point(ring[1]).minus(a).cross(m.point(ring[2]).minus(a));
-            Vec3 unit = normal.length() > 1e-300 ? normal.times(1 / normal.length()) : Vec3.Z;
-            faces.add(new Mesh.Face(feature, unit, unit.dot(a), List.of(ring)));
-        }
-        return new Mesh(at, corners, faceOf, faces);
     }
 }

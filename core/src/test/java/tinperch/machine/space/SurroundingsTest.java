@@ -6,13 +6,12 @@ import static org.testng.Assert.expectThrows;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import tinperch.machine.Machine;
 import tinperch.machine.StartingFrames;
 import tinperch.machine.book.Book;
-import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
-import tinperch.solid.kernel.SolidKernel;
 
 public class SurroundingsTest {
     private static Machine machine(Machine.Kind kind) {
@@ -75,7 +74,7 @@ public class SurroundingsTest {
     public void aCylinderLiesAlongItsAxis() {
         Neighbour rod = new Neighbour("rod", "rod", "", Neighbour.Kind.SOLID, Neighbour.Form.CYLINDER, new Vec3(10, 20, 30),
                 new Vec3(300, 8, 8), "x", 1, 0);
-        var b = SolidKernel.evaluate(rod.solid(), Tolerances.USUAL).bounds();
+        var b = new NeighbourMesh(id -> Optional.empty(), id -> Optional.empty()).of(rod).bounds();
         assertEquals(b.min().distanceTo(new Vec3(10, 20, 30)), 0, 1e-9);
         assertEquals(b.size().distanceTo(new Vec3(300, 8, 8)), 0, 1e-9);
     }

@@ -12,6 +12,7 @@ import javafx.scene.text.TextAlignment;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -27,6 +28,7 @@ final class SpaceViews extends Region {
     private Surroundings space = Surroundings.NONE;
     private Map<String, Double> pose = Map.of();
     private String chosen = "";
+    private Map<String, Shape> shapes = Map.of();
     private Bounds reach;
     private double scale;
 
@@ -70,11 +72,12 @@ final class SpaceViews extends Region {
         canvas.setOnMouseClicked(e -> pick(e.getX(), e.getY()));
     }
 
-    void show(Surroundings next, Map<String, Double> at, String chosenId) {
+    void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, Double> at, String chosenId) {
         if (next != space) {
             reach = next.reach().orElse(null);
         }
         space = next;
+        shapes = shapesOf;
         pose = at;
         chosen = chosenId;
         draw();
@@ -131,11 +134,29 @@ final class SpaceViews extends Region {
                 g.strokeOval(b[0], b[1], b[2], b[3]);
             } else {
                 g.fillRect(b[0], b[1], b[2], b[3]);
-                g.strokeRect(b[0], b[1], b[2], b[3]);
+                Shape shape = n.form() == Neighbour.Form.CYLINDER ? null : shapes.get(n.id());
+                if (shape == null || shape.isBox()) {
+                    g.strokeRect(b[0], b[1], b[2], b[3]);
+                } else {
+                    outline(g, v, shape, space.shift(n.group(), pose));
+                }
             }
             label(g, n, b, p);
         }
         g.setLineDashes();
+    }
+
+    private void outline(GraphicsContext g, View v, Shape shape, Vec3 shift) {
+        double dx = v.x + (shift.dot(v.right) - reach.min().dot(v.right)) * scale;
+        double dy = v.y - (shift.dot(v.up) - reach.min().dot(v.up)) * scale;
+        // Fine shapes have many edges close together.
+        g.setLineWidth(g.getLineWidth() * 0.6);
+        g.beginPath();
+        for (double[] l : shape.outline(v.right, v.up)) {
+            g.moveTo(dx + l[0] * scale, dy - l[1] * scale);
+            g.lineTo(dx + l[2] * scale, dy - l[3] * scale);
+        }
+        g.stroke();
     }
 
     /** The name where it has room. */

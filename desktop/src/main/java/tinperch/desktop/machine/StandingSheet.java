@@ -61,6 +61,7 @@ public final class StandingSheet extends ScrollPane implements View {
     private final DuePanel due;
     private final BookPanel book;
     private final SurroundingsPanel space;
+    private final ModelsPanel models;
 
     public StandingSheet(Desk desk, String machineId) {
         this.desk = desk;
@@ -76,6 +77,10 @@ public final class StandingSheet extends ScrollPane implements View {
         due = new DuePanel(desk, machineId);
         book = new BookPanel(desk, machineId);
         space = new SurroundingsPanel(desk, machineId);
+        models = new ModelsPanel(desk, machineId, id -> {
+            space.show(id);
+            scrollTo(space);
+        });
         VBox work = new VBox(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
         work.getStyleClass().add("panel");
         GridPane columns = new GridPane();
@@ -95,9 +100,9 @@ public final class StandingSheet extends ScrollPane implements View {
                 .map(m -> ReadingsPane.ofMachine(desk, m)).orElse(List.of()), false);
         readings.setId("readings");
         HBox ways = new HBox(14, Ui.label("On this sheet:", "faint"), way("Surroundings and motion", space), way("Readings", readings),
-                way("The book", book), way("Lately", past));
+                way("Models", models), way("The book", book), way("Lately", past));
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        VBox page = new VBox(14, new VBox(2, heading(), ways), caution, columns, space, readings, book, past);
+        VBox page = new VBox(14, new VBox(2, heading(), ways), caution, columns, space, readings, models, book, past);
         page.getStyleClass().add("page");
         setContent(page);
     }
@@ -106,11 +111,24 @@ public final class StandingSheet extends ScrollPane implements View {
     private Node way(String name, Node panel) {
         Hyperlink link = Ui.id(new Hyperlink(name), "way-" + name.split(" ")[name.startsWith("The") ? 1 : 0].toLowerCase(
                 java.util.Locale.ROOT));
-        link.setOnAction(e -> {
-            double room = getContent().getLayoutBounds().getHeight() - getViewportBounds().getHeight();
-            setVvalue(room <= 0 ? 0 : Math.min(1, (panel.getBoundsInParent().getMinY() - 6) / room));
-        });
+        link.setOnAction(e -> scrollTo(panel));
         return link;
+    }
+
+    private void scrollTo(Node panel) {
+        double room = getContent().getLayoutBounds().getHeight() - getViewportBounds().getHeight();
+        setVvalue(room <= 0 ? 0 : Math.min(1, (panel.getBoundsInParent().getMinY() - 6) / room));
+    }
+
+    /** Brings a downloaded model in, as if its file had been dropped here. */
+    public void bringIn(java.nio.file.Path file) {
+        models.bringIn(file);
+    }
+
+    @Override
+    public void leave() {
+        space.leave();
+        models.leave();
     }
 
     private Machine machine() {
@@ -320,6 +338,7 @@ public final class StandingSheet extends ScrollPane implements View {
         due.refresh();
         book.refresh();
         space.refresh();
+        models.refresh();
         showMaterials();
         caution.setText(machine().kind() == Machine.Kind.LASER ? "Laser: interlocks and eyewear stay on; never leave it burning alone."
                 : machine().kind() == Machine.Kind.WIRE_CUTTER ? "Hot wire: ventilate, foam gives off fumes; cut the wire's current before touching it." : "");

@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -24,18 +26,21 @@ import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Axis;
+import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.NeighbourMesh;
+import tinperch.machine.space.Shape;
 import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.sheet.Sheet;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
 import tinperch.solid.Mesh;
-import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
-import tinperch.solid.kernel.SolidKernel;
+import tinperch.workshop.edit.Latest;
 import tinperch.solid.view.FeatureEdges;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
@@ -47,7 +52,9 @@ final class SurroundingsPanel extends VBox {
     private final SpaceViews views;
     private final VBox strips = new VBox(4);
     private final Turntable table;
-    private final Map<String, Mesh> meshes = new HashMap<>();
+    private final ShapeShelf shelf;
+    private final Latest gaps = new Latest("gaps", Platform::runLater);
+    private Map<String, Shape> shapes = Map.of();
     private final Label tightest = Ui.id(Ui.text("", "strong"), "space-tightest");
     private final VBox list = new VBox(2);
     private final NeighbourForm form = new NeighbourForm();
@@ -66,6 +73,7 @@ final class SurroundingsPanel extends VBox {
         this.machineId = machineId;
         getStyleClass().add("panel");
         views = new SpaceViews(desk.theme(), this::choose);
+        shelf = new ShapeShelf(desk, this::reshape);
         Button begin = Ui.id(Ui.button("Give it axes", "mdi2a-axis-arrow", () -> edit("axes of the machine",
                 s -> StartingFrames.of(machine()))), "space-begin");
         start.getChildren().addAll(Ui.text("Nothing is known yet of how it moves and what stands nearby. Begin with the axes such "
@@ -103,9 +111,12 @@ final class SurroundingsPanel extends VBox {
 
     void refresh() {
         Surroundings now = machine().surroundings();
-        if (now == shown) {
+        Map<String, Shape> made = shelf.of(machine());
+        if (now == shown && made.equals(shapes)) {
+            form.refresh(machine());
             return;
         }
+        shapes = made;
         boolean axesChanged = shown == null || !now.axes().equals(shown.axes());
         shown = now;
         getChildren().removeAll(columns, start);
@@ -115,16 +126,14 @@ final class SurroundingsPanel extends VBox {
             makeStrips(now);
         }
         list.getChildren().clear();
-        meshes.clear();
         for (Neighbour n : now.neighbours()) {
-            meshes.put(n.id(), SolidKernel.evaluate(n.solid(), Tolerances.USUAL));
             list.getChildren().add(row(n));
         }
         if (now.neighbours().isEmpty()) {
             list.getChildren().add(Ui.text("Only what matters: mounting points and whatever sticks out.", "faint"));
         }
         axes.refresh(now);
-        form.refresh(now);
+        form.refresh(machine());
         move();
     }
 
@@ -180,7 +189,7 @@ final class SurroundingsPanel extends VBox {
         List<String> names = new ArrayList<>();
         List<Mesh> zones = new ArrayList<>();
         for (Neighbour n : shown.neighbours()) {
-            Mesh m = meshes.get(n.id());
+            Mesh m = shapes.get(n.id()).drawn();
             Vec3 shift = shown.shift(n.group(), pose);
             if (n.kind() == Neighbour.Kind.SOLID || n.kind() == Neighbour.Kind.HOT || n.kind() == Neighbour.Kind.CABLE) {
                 solids.add(m);
@@ -198,17 +207,57 @@ final class SurroundingsPanel extends VBox {
         }
     }
 
+    /** A downloaded model has been unpacked. */
+    private void reshape() {
+        shapes = shelf.of(machine());
+        move();
+    }
+
+    /** Boxes are told at once and exactly; where other shapes stand too, their gaps follow from the background. */
     private void move() {
-        views.show(shown, pose, chosen);
+        views.show(shown, shapes, pose, chosen);
         showTable();
+        Gaps exact = new Gaps(shown, shapes);
         byAxis.forEach((name, strip) -> {
-            Axis a = shown.axis(name).orElseThrow();
-            double at = a.within(pose.getOrDefault(name, a.homeMm()));
-            strip.show(a, at, shown.gapsAlong(name, pose, PLACES));
+            double at = position(name);
+            strip.show(shown.axis(name).orElseThrow(), at, shown.gapsAlong(name, pose, PLACES));
             positions.get(name).setText(Quantity.mm(Math.round(at * 10) / 10.0));
         });
-        tightest.setText(shown.tightest(pose).map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
+        tell(shown.tightest(pose));
+        if (exact.matter()) {
+            Map<String, Double> here = new HashMap<>(pose);
+            List<String> names = List.copyOf(byAxis.keySet());
+            gaps.ask(ticket -> {
+                Optional<Surroundings.Gap> tightest = exact.tightest(here);
+                ticket.deliver(() -> tell(tightest));
+                for (String name : names) {
+                    if (!ticket.counts()) {
+                        return;
+                    }
+                    List<OptionalDouble> along = exact.along(name, here, PLACES);
+                    ticket.deliver(() -> byAxis.get(name).show(shown.axis(name).orElseThrow(), position(name), along));
+                }
+            });
+        }
+    }
+
+    private double position(String axis) {
+        Axis a = shown.axis(axis).orElseThrow();
+        return a.within(pose.getOrDefault(axis, a.homeMm()));
+    }
+
+    private void tell(Optional<Surroundings.Gap> gap) {
+        tightest.setText(gap.map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
                 : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
+    }
+
+    /** Chooses a neighbour and shows it in the form. */
+    void show(String neighbourId) {
+        choose(neighbourId);
+    }
+
+    void leave() {
+        gaps.cancel();
     }
 
     private Node row(Neighbour n) {
@@ -228,7 +277,7 @@ final class SurroundingsPanel extends VBox {
     private void choose(String id) {
         chosen = id;
         form.take(shown.neighbours().stream().filter(n -> n.id().equals(id)).findFirst().orElse(null));
-        views.show(shown, pose, chosen);
+        views.show(shown, shapes, pose, chosen);
         table.light(id.isEmpty() ? "" : feature(id));
     }
 
@@ -237,7 +286,12 @@ final class SurroundingsPanel extends VBox {
         private final TextField name = Ui.id(new TextField(), "neighbour-name");
         private final ComboBox<String> kind = choice("neighbour-kind");
         private final ComboBox<String> form = choice("neighbour-form");
+        private final ComboBox<String> along = choice("neighbour-along");
+        private final ComboBox<String> of = choice("neighbour-of");
+        private final ComboBox<String> turn = choice("neighbour-turn");
         private final ComboBox<String> group = choice("neighbour-group");
+        private final HBox sizes;
+        private final Map<String, String> idsByName = new LinkedHashMap<>();
         private final TextField[] at = numbers("neighbour-at", "x", "y", "z");
         private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
         private final TextField clearance = number("neighbour-clearance", "free");
@@ -254,18 +308,57 @@ final class SurroundingsPanel extends VBox {
             for (Neighbour.Kind k : Neighbour.Kind.values()) {
                 kind.getItems().add(k.label());
             }
-            form.getItems().addAll("Box", "Rod along x", "Rod along y", "Rod along z");
+            for (Neighbour.Form f : Neighbour.Form.values()) {
+                form.getItems().add(f.label());
+            }
+            along.getItems().addAll("along x", "along y", "along z");
+            turn.getItems().addAll("not turned", "turned 90°", "turned 180°", "turned 270°");
+            along.getSelectionModel().select(2);
+            turn.getSelectionModel().select(0);
+            form.setOnAction(e -> fitForm());
+            of.setMaxWidth(180);
+            sizes = line("size", size);
             kind.getSelectionModel().select(0);
             form.getSelectionModel().select(0);
             put.getStyleClass().add("accent");
-            getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, group),
-                    line("lowest corner", at), line("size", size), line("free around, at", clearance, temp),
+            getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group), new HBox(6, of, turn),
+                    line("lowest corner", at), sizes, line("free around, at", clearance, temp),
                     new HBox(6, put, remove), complaint);
             for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
                 f.setOnAction(e -> put());
             }
             complain("");
             take(null);
+        }
+
+        /** Shows what the chosen form needs, and only that. */
+        private void fitForm() {
+            Neighbour.Form f = form();
+            show(along, f != Neighbour.Form.BOX);
+            show(of, f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
+            show(turn, f == Neighbour.Form.MODEL);
+            show(sizes, f != Neighbour.Form.MODEL);
+            of.setPromptText(f == Neighbour.Form.PLATE ? "holes as read on" : "which model");
+            String was = of.getValue();
+            idsByName.clear();
+            if (f == Neighbour.Form.PLATE) {
+                machine().sheets().stream().filter(Sheet::isPattern).forEach(s -> idsByName.put(s.name(), s.id()));
+            } else if (f == Neighbour.Form.MODEL) {
+                machine().models().forEach(m -> idsByName.put(m.name(), m.id()));
+            }
+            if (!of.getItems().equals(List.copyOf(idsByName.keySet()))) {
+                of.getItems().setAll(idsByName.keySet());
+            }
+            of.setValue(was != null && idsByName.containsKey(was) ? was : null);
+        }
+
+        private static void show(Node n, boolean wanted) {
+            n.setVisible(wanted);
+            n.setManaged(wanted);
+        }
+
+        private Neighbour.Form form() {
+            return Neighbour.Form.values()[Math.max(0, form.getSelectionModel().getSelectedIndex())];
         }
 
         private HBox line(String label, TextField... fields) {
@@ -296,7 +389,9 @@ final class SurroundingsPanel extends VBox {
             return all;
         }
 
-        void refresh(Surroundings s) {
+        void refresh(Machine m) {
+            Surroundings s = m.surroundings();
+            fitForm();
             String was = group.getValue();
             group.getItems().setAll("stands still");
             for (Group g : s.groups()) {
@@ -315,7 +410,12 @@ final class SurroundingsPanel extends VBox {
             remove.setVisible(n != null);
             name.setText(n == null ? "" : n.name());
             kind.getSelectionModel().select(n == null ? 0 : n.kind().ordinal());
-            form.getSelectionModel().select(n == null || n.form() == Neighbour.Form.BOX ? 0 : 1 + "xyz".indexOf(n.along()));
+            form.getSelectionModel().select(n == null ? 0 : n.form().ordinal());
+            along.getSelectionModel().select(n == null ? 2 : Math.max(0, "xyz".indexOf(n.along())));
+            turn.getSelectionModel().select(n == null ? 0 : (int) Math.round(n.turnDeg() / 90) & 3);
+            fitForm();
+            of.setValue(n == null ? null : idsByName.entrySet().stream().filter(e -> e.getValue().equals(n.of())).map(Map.Entry::getKey)
+                    .findFirst().orElse(null));
             group.setValue(n == null || n.group().isEmpty() ? "stands still" : n.group());
             double[] a = n == null ? null : new double[] {n.corner().x(), n.corner().y(), n.corner().z()};
             double[] s = n == null ? null : new double[] {n.size().x(), n.size().y(), n.size().z()};
@@ -329,14 +429,19 @@ final class SurroundingsPanel extends VBox {
 
         private void put() {
             try {
-                int f = Math.max(0, form.getSelectionModel().getSelectedIndex());
+                Neighbour.Form f = form();
+                String way = "xyz".substring(Math.max(0, along.getSelectionModel().getSelectedIndex())).substring(0, 1);
+                String which = of.getValue() == null ? "" : idsByName.getOrDefault(of.getValue(), "");
+                double turned = 90 * Math.max(0, turn.getSelectionModel().getSelectedIndex());
                 Neighbour n = new Neighbour(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
                         "stands still".equals(group.getValue()) ? "" : group.getValue(),
                         Neighbour.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())],
-                        f == 0 ? Neighbour.Form.BOX : Neighbour.Form.CYLINDER, vector(at), vector(size),
-                        f == 0 ? "z" : "xyz".substring(f - 1, f), value(clearance, Unit.MM, 3), value(temp, Unit.CELSIUS, 0));
+                        f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), way, value(clearance, Unit.MM, 3),
+                        value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0);
+                Neighbour made = machine().model(which).filter(m -> f == Neighbour.Form.MODEL)
+                        .map(m -> n.sized(NeighbourMesh.laidDown(m.sizeMm(), n.direction(), turned))).orElse(n);
                 boolean fresh = editing == null;
-                Optional<String> why = edit((fresh ? "add " : "change ") + n.name(), s -> s.with(n));
+                Optional<String> why = edit((fresh ? "add " : "change ") + made.name(), s -> s.with(made));
                 complain(why.orElse(""));
                 if (why.isEmpty() && fresh) {
                     take(null);

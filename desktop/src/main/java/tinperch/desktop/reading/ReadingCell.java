@@ -32,7 +32,7 @@ import tinperch.quantity.Unit;
  * are all it takes, so calipers that type work as they are. A chip clicked on opens for a correction, which keeps the old
  * value, for a note, or to be left out.
  */
-final class ReadingCell extends VBox {
+public final class ReadingCell extends VBox {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
 
     /** What simulated calipers read where nothing was read before. */
@@ -58,7 +58,7 @@ final class ReadingCell extends VBox {
      * @param commit takes the name of the edit and the new readings
      * @param focused told when the cell gains or loses the focus
      */
-    ReadingCell(String key, Unit unit, double half, DoubleFunction<Optional<String>> objection,
+    public ReadingCell(String key, Unit unit, double half, DoubleFunction<Optional<String>> objection,
             BiConsumer<String, List<Reading>> commit, Consumer<Boolean> focused) {
         super(2);
         this.key = key;
@@ -143,7 +143,8 @@ final class ReadingCell extends VBox {
         return unit == Unit.MM ? Quantity.fixed(v, 2) : Quantity.plain(v, unit);
     }
 
-    void refresh(List<Reading> readings) {
+    /** Shows the readings there are. */
+    public void refresh(List<Reading> readings) {
         if (!readings.equals(list) && (open >= readings.size() || open < 0)) {
             open = -1;
         }

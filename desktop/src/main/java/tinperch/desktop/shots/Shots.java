@@ -105,6 +105,7 @@ public final class Shots {
             ((Button) find("#new-sheet")).fire();
             Platform.runLater(() -> scrollTo(find("#readings")));
         });
+        step("models", () -> scrollTo(find("#models")));
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));

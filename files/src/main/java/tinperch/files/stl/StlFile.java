@@ -1,26 +1,26 @@
 package tinperch.files.stl;
 
-import java.io.DataInputStream;
+import java.io.BufferedInputStream;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
-import java.util.HashMap;
-import java.util.List;
-import java.util.Map;
+import java.util.Locale;
 import tinperch.files.FileFault;
+import tinperch.files.MeshGrower;
 import tinperch.solid.Mesh;
 import tinperch.solid.SinglePrecision;
 import tinperch.solid.Vec3;
 
-/** Writes and reads binary STL. */
+/** Writes binary STL and reads both forms of it. */
 public final class StlFile {
     private static final int HEADER = 80;
     private static final int RECORD = 50;
-    private static final int MOST_TRIANGLES = 20_000_000;
+    private static final int SAMPLE = 2048;
 
     private StlFile() {}
 
@@ -54,60 +54,95 @@ public final class StlFile {
     }
 
     /**
-     * Reads a binary STL; corners with exactly equal coordinates become one point.
+     * Reads an STL, binary or text; corners with exactly equal coordinates become one point.
      *
-     * @throws FileFault when it is not a complete binary STL
+     * @throws FileFault when it is not a complete STL
      */
     public static Mesh read(InputStream in) throws IOException {
-        DataInputStream data = new DataInputStream(in);
+        BufferedInputStream data = new BufferedInputStream(in, 1 << 16);
+        data.mark(SAMPLE);
+        byte[] sample = data.readNBytes(SAMPLE);
+        data.reset();
+        return isText(sample) ? text(data) : binary(data);
+    }
+
+    /** Binary files may begin with "solid" too; the word "facet" among plain characters tells the text form. */
+    private static boolean isText(byte[] sample) {
+        String s = new String(sample, StandardCharsets.ISO_8859_1);
+        return s.stripLeading().startsWith("solid") && s.indexOf(0) < 0 && (s.contains("facet") || s.contains("endsolid"));
+    }
+
+    private static Mesh text(InputStream in) throws IOException {
+        MeshGrower grown = new MeshGrower();
+        BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.ISO_8859_1));
+        int[] corner = new int[3];
+        int corners = 0;
+        int number = 0;
+        boolean ended = false;
+        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+            number++;
+            String[] words = line.strip().split("\\s+");
+            switch (words[0].toLowerCase(Locale.ROOT)) {
+                case "vertex" -> {
+                    if (words.length < 4 || corners >= 3) {
+                        throw broken(number);
+                    }
+                    corner[corners++] = grown.welded(number(words[1], number), number(words[2], number), number(words[3], number));
+                }
+                case "endloop" -> {
+                    if (corners != 3) {
+                        throw broken(number);
+                    }
+                    grown.triangle(corner[0], corner[1], corner[2]);
+                    corners = 0;
+                }
+                case "endsolid" -> ended = true;
+                default -> { }
+            }
+        }
+        if (!ended || corners != 0) {
+            throw new FileFault("The STL ends after " + grown.triangles() + " triangles without saying so; it was cut short. "
+                    + "Nothing was imported; fetch or export it again.");
+        }
+        return grown.mesh();
+    }
+
+    private static float number(String word, int line) throws FileFault {
+        try {
+            return Float.parseFloat(word);
+        } catch (NumberFormatException e) {
+            throw broken(line);
+        }
+    }
+
+    private static FileFault broken(int line) {
+        return new FileFault("Line " + line + " of the STL is not what it should be. Nothing was imported; fetch or export it again.");
+    }
+
+    private static Mesh binary(InputStream data) throws IOException {
         byte[] head = data.readNBytes(HEADER + 4);
         if (head.length < HEADER + 4) {
             throw new FileFault("This is not an STL file: it ends after " + head.length + " bytes. Nothing was imported.");
         }
-        long count = Integer.toUnsignedLong(ByteBuffer.wrap(head).order(ByteOrder.LITTLE_ENDIAN).getInt(HEADER));
-        if (count > MOST_TRIANGLES) {
-            throw new FileFault("The file claims " + count + " triangles; it is damaged or not a binary STL. "
-                    + "Nothing was imported.");
-        }
-        int triangles = (int) count;
-        // Room grows with what is really there, so a lying header costs nothing.
-        int[] corners = new int[Math.min(3 * triangles, 3 << 16)];
-        double[] xyz = new double[Math.min(3 * triangles, 3 << 16)];
-        Map<Corner, Integer> known = new HashMap<>();
-        for (int t = 0; t < triangles; t++) {
-            byte[] record = data.readNBytes(RECORD);
-            if (record.length < RECORD) {
-                throw new FileFault("The file ends after " + t + " of " + triangles + " triangles; it was cut short. "
+        long triangles = Integer.toUnsignedLong(ByteBuffer.wrap(head).order(ByteOrder.LITTLE_ENDIAN).getInt(HEADER));
+        MeshGrower grown = new MeshGrower();
+        byte[] chunk = new byte[RECORD * 1024];
+        ByteBuffer b = ByteBuffer.wrap(chunk).order(ByteOrder.LITTLE_ENDIAN);
+        for (long t = 0; t < triangles;) {
+            int wanted = (int) Math.min(1024, triangles - t);
+            int there = data.readNBytes(chunk, 0, wanted * RECORD) / RECORD;
+            for (int i = 0; i < there; i++) {
+                int o = i * RECORD + 12;
+                grown.triangle(grown.welded(b.getFloat(o), b.getFloat(o + 4), b.getFloat(o + 8)),
+                        grown.welded(b.getFloat(o + 12), b.getFloat(o + 16), b.getFloat(o + 20)),
+                        grown.welded(b.getFloat(o + 24), b.getFloat(o + 28), b.getFloat(o + 32)));
+            }
+            t += there;
+            if (there < wanted) {
+                throw new FileFault("The file ends after " + t + " of " + triangles + " triangles; it was cut short or is not an STL. "
                         + "Nothing was imported; fetch or export it again.");
             }
-            ByteBuffer b = ByteBuffer.wrap(record).order(ByteOrder.LITTLE_ENDIAN);
-            for (int k = 0; k < 3; k++) {
-                Corner c = new Corner(b.getFloat(12 + 12 * k) + 0f, b.getFloat(16 + 12 * k) + 0f,
-                        b.getFloat(20 + 12 * k) + 0f);
-                if (!(Math.abs(c.x) < 1e6 && Math.abs(c.y) < 1e6 && Math.abs(c.z) < 1e6)) {
-                    throw new FileFault("Triangle " + (t + 1) + " has a coordinate that is not a usable number. "
-                            + "Nothing was imported.");
-                }
-                Integer p = known.get(c);
-                if (p == null) {
-                    p = known.size();
-                    known.put(c, p);
-                    if (3 * p + 3 > xyz.length) {
-                        xyz = Arrays.copyOf(xyz, 2 * xyz.length + 3);
-                    }
-                    xyz[3 * p] = c.x;
-                    xyz[3 * p + 1] = c.y;
-                    xyz[3 * p + 2] = c.z;
-                }
-                if (3 * t + k >= corners.length) {
-                    corners = Arrays.copyOf(corners, 2 * corners.length + 3);
-                }
-                corners[3 * t + k] = p;
-            }
         }
-        return new Mesh(Arrays.copyOf(xyz, 3 * known.size()), Arrays.copyOf(corners, 3 * triangles),
-                new int[triangles], List.of());
+        return grown.mesh();
     }
-
-    private record Corner(float x, float y, float z) {}
 }

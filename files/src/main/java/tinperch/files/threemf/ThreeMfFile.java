@@ -5,8 +5,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -20,6 +18,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import tinperch.files.FileFault;
+import tinperch.files.MeshGrower;
 import tinperch.solid.Mesh;
 import tinperch.solid.SinglePrecision;
 
@@ -167,10 +166,7 @@ public final class ThreeMfFile {
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         XMLStreamReader xml = factory.createXMLStreamReader(in);
-        double[] xyz = new double[300];
-        int[] corners = new int[300];
-        int points = 0;
-        int triangles = 0;
+        MeshGrower grown = new MeshGrower();
         String unit = "millimeter";
         String name = "";
         Map<String, String> metadata = new TreeMap<>();
@@ -193,37 +189,16 @@ public final class ThreeMfFile {
                     }
                 }
                 case "object" -> name = xml.getAttributeValue(null, "name") == null ? "" : xml.getAttributeValue(null, "name");
-                case "vertex" -> {
-                    if (3 * points + 3 > xyz.length) {
-                        xyz = Arrays.copyOf(xyz, 2 * xyz.length);
-                    }
-                    xyz[3 * points] = number(xml, "x");
-                    xyz[3 * points + 1] = number(xml, "y");
-                    xyz[3 * points + 2] = number(xml, "z");
-                    points++;
-                }
-                case "triangle" -> {
-                    if (3 * triangles + 3 > corners.length) {
-                        corners = Arrays.copyOf(corners, 2 * corners.length);
-                    }
-                    corners[3 * triangles] = index(xml, "v1", points);
-                    corners[3 * triangles + 1] = index(xml, "v2", points);
-                    corners[3 * triangles + 2] = index(xml, "v3", points);
-                    triangles++;
-                }
+                case "vertex" -> grown.point(number(xml, "x"), number(xml, "y"), number(xml, "z"));
+                case "triangle" -> grown.triangle(index(xml, "v1", grown.points()), index(xml, "v2", grown.points()),
+                        index(xml, "v3", grown.points()));
                 default -> { }
             }
         }
-        if (triangles == 0) {
+        if (grown.triangles() == 0) {
             throw new FileFault("The 3MF holds no triangles. Nothing was imported.");
         }
-        double k = millimetres(unit);
-        double[] mm = Arrays.copyOf(xyz, 3 * points);
-        for (int i = 0; i < mm.length; i++) {
-            mm[i] *= k;
-        }
-        return new Content(new Mesh(mm, Arrays.copyOf(corners, 3 * triangles), new int[triangles], List.of()), name, unit,
-                metadata);
+        return new Content(grown.mesh().scaled(millimetres(unit)), name, unit, metadata);
     }
 
     private static double number(XMLStreamReader xml, String attribute) throws FileFault {

@@ -33,9 +33,9 @@ final class DemoSurroundings {
         space = space.with(new Axis("x", Vec3.X, 0, 230, false, 1)).with(new Axis("y", Vec3.Y.times(-1), 0, 230, false, 2))
                 .with(new Axis("z", Vec3.Z, 0, 250, false, 3));
         // The right upright's holes lie almost 6 mm lower: readings of September.
-        box("left upright", "", Kind.SOLID, -62, 128, -20, 20, 40, 400, 3, 0);
-        box("right upright", "", Kind.SOLID, 272, 128, -20, 20, 40, 394, 3, 0);
-        box("top beam", "", Kind.SOLID, -62, 128, 380, 354, 40, 20, 3, 0);
+        profile("left upright", -62, 128, -20, 20, 40, 400, "z");
+        profile("right upright", 272, 128, -20, 20, 40, 394, "z");
+        profile("top beam", -62, 128, 380, 354, 40, 20, "x");
         box("supply", "", Kind.SOLID, 296, 80, -20, 50, 180, 110, 10, 0);
         box("supply switch", "", Kind.ACCESS, 346, 120, 20, 60, 40, 40, 0, 0);
         box("bed", "bed", Kind.HOT, -5, 115, -8, 240, 240, 8, 5, 90);
@@ -43,7 +43,8 @@ final class DemoSurroundings {
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
         box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
-        box("blower", "carriage", Kind.SOLID, 24, 92, 12, 16, 50, 50, 2, 0);
+        space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(24, 92, 12),
+                new Vec3(15, 50, 50), "x", 2, 0, "model-blower", 0));
     }
 
     private void turnstone() {
@@ -71,9 +72,10 @@ final class DemoSurroundings {
     private void ruff() {
         space = space.with(new Axis("x", Vec3.X, 0, 500, false, 1)).with(new Axis("u", Vec3.X, 0, 500, false, 3))
                 .with(new Axis("y", Vec3.Z, 0, 300, false, 2)).with(new Axis("v", Vec3.Z, 0, 300, false, 4));
-        box("left rail", "", Kind.SOLID, -40, -60, -20, 600, 20, 20, 2, 0);
-        box("right rail", "", Kind.SOLID, -40, 640, -20, 600, 20, 20, 2, 0);
-        box("left tower", "left carriage", Kind.SOLID, -30, -36, 6, 60, 30, 50, 3, 0);
+        profile("left rail", -40, -60, -20, 600, 20, 20, "x");
+        profile("right rail", -40, 640, -20, 600, 20, 20, "x");
+        space = space.with(new Neighbour("n" + ++number, "left tower", "left carriage", Kind.SOLID, Form.PLATE, new Vec3(-30, -36, 6),
+                new Vec3(60, 30, 50), "y", 3, 0, "ruff-left-tower", 0));
         box("right tower", "right carriage", Kind.SOLID, -30, 606, 6, 60, 30, 50, 3, 0);
         box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
@@ -83,6 +85,11 @@ final class DemoSurroundings {
             double clearance, double temp) {
         space = space.with(new Neighbour("n" + ++number, name, group, kind, Form.BOX, new Vec3(x, y, z), new Vec3(w, d, h), "z",
                 clearance, temp));
+    }
+
+    private void profile(String name, double x, double y, double z, double w, double d, double h, String along) {
+        space = space.with(new Neighbour("n" + ++number, name, "", Kind.SOLID, Form.PROFILE, new Vec3(x, y, z), new Vec3(w, d, h),
+                along, 3, 0));
     }
 
     private void rod(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h, String along,

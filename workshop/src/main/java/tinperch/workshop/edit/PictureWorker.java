@@ -4,10 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.stream.IntStream;
 import tinperch.part.PartForm;
@@ -21,10 +18,7 @@ import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.HiddenLines;
 
-/**
- * Computes meshes and drawings on its own thread. Asking again makes every earlier answer stale; stale answers are not
- * delivered and work not begun is skipped.
- */
+/** Computes meshes and drawings of a part on its own thread; only the newest request counts. */
 public final class PictureWorker implements AutoCloseable {
     /**
      * Everything needed to show a part.
@@ -68,50 +62,32 @@ public final class PictureWorker implements AutoCloseable {
     };
 
     private final PlaneMemory memory = new PlaneMemory();
-    private final ExecutorService thread = Executors.newSingleThreadExecutor(r -> {
-        Thread t = new Thread(r, "picture");
-        t.setDaemon(true);
-        return t;
-    });
-    private final AtomicLong newest = new AtomicLong();
-    private final Executor deliverOn;
+    private final Latest latest;
 
     /** @param deliverOn where answers are handed over, the interface's thread */
     public PictureWorker(Executor deliverOn) {
-        this.deliverOn = deliverOn;
+        latest = new Latest("picture", deliverOn);
     }
 
     /** Computes the picture of a form; one of the two receivers is called unless a newer request comes first. */
     public void request(PartForm form, Consumer<Picture> done, Consumer<String> failed) {
-        long ticket = newest.incrementAndGet();
-        thread.execute(() -> {
-            if (ticket != newest.get()) {
-                return;
-            }
+        latest.ask(ticket -> {
             try {
                 Picture picture = Picture.of(form, memory);
-                deliver(ticket, () -> done.accept(picture));
+                ticket.deliver(() -> done.accept(picture));
             } catch (SolidException e) {
-                deliver(ticket, () -> failed.accept(e.getMessage()));
+                ticket.deliver(() -> failed.accept(e.getMessage()));
             }
         });
     }
 
     /** Makes every answer still to come stale. */
     public void cancel() {
-        newest.incrementAndGet();
-    }
-
-    private void deliver(long ticket, Runnable answer) {
-        deliverOn.execute(() -> {
-            if (ticket == newest.get()) {
-                answer.run();
-            }
-        });
+        latest.cancel();
     }
 
     @Override
     public void close() {
-        thread.shutdownNow();
+        latest.close();
     }
 }

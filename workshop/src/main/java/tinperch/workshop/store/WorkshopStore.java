@@ -21,6 +21,7 @@ import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 import tinperch.files.json.Json;
+import tinperch.files.model.MeshBlob;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.upgrade.Revision;
@@ -70,7 +71,9 @@ public final class WorkshopStore implements AutoCloseable {
                 LOG.warn("Migration of {} failed", file, e);
                 return salvage(file, "it was made by a newer version or changed by something else", lock);
             }
-            return new WorkshopStore(source.getConnection(), lock, null, null);
+            WorkshopStore store = new WorkshopStore(source.getConnection(), lock, null, null);
+            store.dropUnnamedMeshes();
+            return store;
         } catch (IOException | SQLException e) {
             throw new StoreFault("The workshop file " + file + " cannot be opened (" + e.getMessage()
                     + "). Nothing was changed. Check that the folder may be written to.", e);
@@ -229,6 +232,23 @@ public final class WorkshopStore implements AutoCloseable {
             });
             return null;
         });
+    }
+
+    /** Keeps the bytes of a mesh under its name; once kept they never change. */
+    public void keepMesh(MeshBlob blob) {
+        guarded(() -> jdbi.withHandle(h -> h.execute("INSERT INTO mesh (id, body) VALUES (?, ?) ON CONFLICT (id) DO NOTHING",
+                blob.id(), blob.bytes())));
+    }
+
+    /** The bytes of a kept mesh; empty when it is not there. */
+    public Optional<byte[]> mesh(String id) {
+        return jdbi == null ? Optional.empty() : guarded(() -> jdbi.withHandle(h -> h.createQuery("SELECT body FROM mesh WHERE id = :id")
+                .bind("id", id).mapTo(byte[].class).findFirst()));
+    }
+
+    /** Meshes no machine names any more; undo cannot reach back past the opening of the file. */
+    private void dropUnnamedMeshes() {
+        jdbi.useHandle(h -> h.execute("DELETE FROM mesh WHERE NOT EXISTS (SELECT 1 FROM machine WHERE instr(body, mesh.id) > 0)"));
     }
 
     public Optional<String> preference(String name) {

@@ -18,10 +18,12 @@ import java.sql.Statement;
 import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
+import tinperch.files.model.MeshBlob;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.workshop.TempFolder;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.edit.PartEdits;
 
@@ -78,6 +80,23 @@ public class WorkshopStoreTest extends TempFolder {
             assertEquals(old.revisions(), DemoWorkshop.state().revisions());
             assertEquals(old.machines().get(0).buildMm(), old.machines().get(0).usableMm(), "all of it was taken for usable");
             assertEquals(old.machines().get(0).book().hours(), List.of());
+        }
+    }
+
+    @Test
+    public void meshesAreKeptOnceAndThoseNobodyNamesGoWhenTheFileIsOpened() {
+        fill();
+        MeshBlob named = DemoModels.blobs().get(0);
+        MeshBlob unnamed = new MeshBlob("0123456789abcdef", new byte[] {1, 2, 3});
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            s.keepMesh(named);
+            s.keepMesh(named);
+            s.keepMesh(unnamed);
+            assertEquals(s.mesh(unnamed.id()).orElseThrow(), unnamed.bytes());
+        }
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertEquals(s.mesh(named.id()).orElseThrow(), named.bytes());
+            assertTrue(s.mesh(unnamed.id()).isEmpty());
         }
     }
 

@@ -1,0 +1,78 @@
+package tinperch.solid.query;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import org.testng.annotations.Test;
+import tinperch.solid.Leaf;
+import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Solid;
+import tinperch.solid.Tolerances;
+import tinperch.solid.Vec3;
+import tinperch.solid.kernel.SolidKernel;
+
+/** Holes and pegs found again in meshes made here with known ones. */
+public class MeshRoundsTest {
+    private static Mesh plate(Placement at, double holeMm, int sides) {
+        Leaf plate = Leaf.extrusion("plate", Profile.of(Profile.rectangle(0, 0, 60, 44).ring(0), Profile.hole(-20, -16, holeMm, sides).ring(0),
+                Profile.hole(20, -16, holeMm, sides).ring(0), Profile.hole(20, 16, holeMm, sides).ring(0),
+                Profile.hole(-20, 16, holeMm, sides).ring(0)), at, 0, 6);
+        return SolidKernel.evaluate(plate, Tolerances.USUAL);
+    }
+
+    private static List<MeshRounds.Round> holes(Mesh m) {
+        return MeshRounds.of(m).stream().filter(MeshRounds.Round::hole).toList();
+    }
+
+    @Test
+    public void fourHolesOfAPlateAreFoundWhicheverWayItLies() {
+        for (Placement p : List.of(Placement.HERE, Placement.along(new Vec3(3, 4, 5), Vec3.X, Vec3.Y),
+                Placement.along(new Vec3(-7, 4, 5), Vec3.Y, Vec3.Z))) {
+            List<MeshRounds.Round> found = holes(plate(p, 4.2, 48));
+            assertEquals(found.size(), 4, found.toString());
+            for (MeshRounds.Round r : found) {
+                assertEquals(r.diameter(), drawn(4.2, 48), 0.01);
+                assertEquals(r.length(), 6, 0.3);
+            }
+            double longest = found.stream().mapToDouble(r -> found.get(0).spacing(r)).max().orElseThrow();
+            assertEquals(longest, Math.hypot(40, 32), 1e-3);
+        }
+    }
+
+    /** Corners of the drawn polygon; a hole is drawn so that its sides, not its corners, keep the size. */
+    private static double drawn(double d, int sides) {
+        double[] ring = Profile.hole(0, 0, d, sides).ring(0);
+        return 2 * Math.hypot(ring[0], ring[1]);
+    }
+
+    @Test
+    public void aPegIsNoHoleAndANutPocketIsNoCircle() {
+        Solid body = Solid.union(Leaf.extrusion("base", Profile.rectangle(0, 0, 40, 40), Placement.HERE, 0, 5),
+                Leaf.extrusion("peg", Profile.disc(0, 0, 12, 64), Placement.HERE, 5, 20));
+        Solid cut = body.minus(Leaf.extrusion("pocket", Profile.hexagon(14, 14, 5.5, 0), Placement.HERE, 2, 6));
+        List<MeshRounds.Round> found = MeshRounds.of(SolidKernel.evaluate(cut, Tolerances.USUAL));
+        assertEquals(found.size(), 1, found.toString());
+        assertTrue(!found.get(0).hole());
+        assertEquals(found.get(0).diameter(), 12, 0.05);
+        assertEquals(found.get(0).length(), 15, 0.9);
+        assertEquals(found.get(0).middle().z(), 12.5, 0.5);
+    }
+
+    @Test
+    public void aBoxHasNone() {
+        assertEquals(MeshRounds.of(SolidKernel.evaluate(Leaf.extrusion("box", Profile.rectangle(0, 0, 10, 20), Placement.HERE, 0, 5),
+                Tolerances.USUAL)), List.of());
+    }
+
+    @Test
+    public void aScaledMeshHasScaledHoles() {
+        Mesh inches = plate(Placement.HERE, 4.2, 48).scaled(1 / 25.4);
+        List<MeshRounds.Round> found = holes(inches);
+        assertEquals(found.size(), 4);
+        assertEquals(found.get(0).diameter() * 25.4, drawn(4.2, 48), 0.01);
+        assertEquals(inches.scaled(25.4).volumeMm3(), plate(Placement.HERE, 4.2, 48).volumeMm3(), 1e-6);
+    }
+}

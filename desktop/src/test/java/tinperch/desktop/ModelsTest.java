@@ -1,0 +1,164 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ToggleButton;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.desktop.machine.StandingSheet;
+import tinperch.files.stl.StlFile;
+import tinperch.machine.Machine;
+import tinperch.machine.model.Model;
+import tinperch.machine.space.Neighbour;
+import tinperch.solid.Leaf;
+import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Tolerances;
+import tinperch.solid.kernel.SolidKernel;
+
+/** A downloaded model on its way to being believed, in the real window. */
+public class ModelsTest extends WindowTest {
+    private Machine machine(String id) {
+        return desk.state().machine(id).orElseThrow();
+    }
+
+    private Model newest(String machine) {
+        return machine(machine).models().get(machine(machine).models().size() - 1);
+    }
+
+    /** A plate 60 × 44 × 6 with four holes 40 × 32 apart, drawn in inches. */
+    private Path inches() throws Exception {
+        Mesh plate = SolidKernel.evaluate(Leaf.extrusion("plate", Profile.of(Profile.rectangle(0, 0, 60, 44).ring(0),
+                Profile.hole(-20, -16, 4, 48).ring(0), Profile.hole(20, -16, 4, 48).ring(0), Profile.hole(20, 16, 4, 48).ring(0),
+                Profile.hole(-20, 16, 4, 48).ring(0)), Placement.HERE, 0, 6), Tolerances.USUAL);
+        Path file = folder.resolve("fan plate.stl");
+        try (OutputStream out = Files.newOutputStream(file)) {
+            StlFile.write(plate.scaled(1 / 25.4), "plate", out);
+        }
+        return file;
+    }
+
+    private StandingSheet sheet(Node n) {
+        if (n instanceof StandingSheet s) {
+            return s;
+        }
+        if (n instanceof Parent p) {
+            for (Node c : p.getChildrenUnmodifiable()) {
+                StandingSheet s = sheet(c);
+                if (s != null) {
+                    return s;
+                }
+            }
+        }
+        return null;
+    }
+
+    private void bringIn(Path file) throws Exception {
+        onFx(() -> {
+            sheet(stage.getScene().getRoot()).bringIn(file);
+            return null;
+        });
+    }
+
+    @SuppressWarnings("unchecked")
+    private void check(Model m, String what) throws Exception {
+        String id = "model-more-" + m.id();
+        waitFor(() -> find(id) != null && ((ComboBox<String>) find(id)).getItems().stream().anyMatch(i -> i.startsWith(what)),
+                what + " was not found in the model");
+        onFx(() -> {
+            ComboBox<String> box = (ComboBox<String>) find(id);
+            box.setValue(box.getItems().stream().filter(i -> i.startsWith(what)).findFirst().orElseThrow());
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static String cell(Model m, int check) {
+        return "reading-model-" + m.checks().get(check).id();
+    }
+
+    @Test
+    public void inchesAreNoticedReadingsDecideAndItBecomesANeighbour() throws Exception {
+        click("machine-turnstone");
+        bringIn(inches());
+        waitFor(() -> machine("turnstone").models().size() == 1, "the model did not come");
+        Model m = newest("turnstone");
+        assertEquals(m.name(), "fan plate");
+        assertTrue(text("model-doubt-" + m.id()).contains("was it drawn in inches? Then it is 60 mm"), text("model-doubt-" + m.id()));
+        check(m, "two holes");
+        check(m, "length along x");
+        type(cell(newest("turnstone"), 0), "51.2");
+        assertTrue(text("model-verdict-" + m.id()).contains("disagree"), text("model-verdict-" + m.id()));
+        click("undo");
+        double found = newest("turnstone").checks().get(0).found() * 25.4;
+        type(cell(newest("turnstone"), 0), String.valueOf(Math.round(100 * found) / 100.0));
+        type(cell(newest("turnstone"), 1), "60.05");
+        assertTrue(text("model-verdict-" + m.id()).contains("seems to be in inches"), text("model-verdict-" + m.id()));
+        assertTrue(need("model-use-" + m.id()).isDisabled());
+        press("model-rescale-" + m.id());
+        assertEquals(newest("turnstone").verdict(), Model.Verdict.AGREES);
+        press("model-use-" + m.id());
+        Neighbour n = machine("turnstone").surroundings().neighbours().stream().filter(k -> k.of().equals(m.id())).findFirst().orElseThrow();
+        assertEquals(n.size().x(), 60, 1e-4);
+        assertEquals(text("neighbour-name"), "fan plate", "it is chosen, to be put in its place");
+        press("model-remove-" + m.id());
+        assertTrue(text("model-complaint").contains("remove that one first"), text("model-complaint"));
+        // Another unit makes the neighbour another size; undo brings all back, and it is there after a restart.
+        onFx(() -> {
+            ((ToggleButton) need("model-unit-cm-" + m.id())).fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(machine("turnstone").neighboursOf(m.id()).get(0).size().x(), 600 / 25.4, 1e-4);
+        click("undo");
+        close();
+        open();
+        assertEquals(newest("turnstone").verdict(), Model.Verdict.AGREES);
+        assertTrue(desk.workshop().meshBytes(newest("turnstone").meshId()).isPresent());
+    }
+
+    @Test
+    public void brokenFilesAndStoppingLeaveEverythingAsItWas() throws Exception {
+        click("machine-turnstone");
+        Path broken = folder.resolve("broken.stl");
+        Files.write(broken, new byte[] {1, 2, 3});
+        bringIn(broken);
+        waitFor(() -> text("model-complaint").contains("ends after 3 bytes"), "no sentence");
+        bringIn(folder.resolve("gone.obj"));
+        waitFor(() -> text("model-complaint").contains("no file “gone.obj”"), "no sentence");
+        bringIn(inches());
+        press("model-stop");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(text("model-complaint").contains("Stopped"), text("model-complaint"));
+        assertTrue(machine("turnstone").models().isEmpty());
+        assertTrue(desk.workshop().undoLabel().isEmpty());
+    }
+
+    @Test
+    public void theDemosFalseModelIsNotUsed() throws Exception {
+        click("machine-curlew");
+        assertTrue(text("model-verdict-model-cartridge").contains("another version"), text("model-verdict-model-cartridge"));
+        assertTrue(need("model-use-model-cartridge").isDisabled());
+        assertEquals(text("model-says-cartridge-width"), "disagrees: −2.00 mm");
+        press("model-uncheck-cartridge-width");
+        press("model-uncheck-cartridge-height");
+        assertFalse(need("model-use-model-cartridge").isDisabled());
+        assertEquals(((Button) need("model-use-model-cartridge")).getText(), "Use it unchecked");
+        click("undo");
+        click("undo");
+        press("model-remove-model-cartridge");
+        assertTrue(machine("curlew").models().isEmpty());
+        click("undo");
+        assertEquals(machine("curlew").models().size(), 1);
+    }
+}

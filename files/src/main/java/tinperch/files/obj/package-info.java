@@ -1,0 +1,2 @@
+/** OBJ: points and faces of it, nothing else. */
+package tinperch.files.obj;

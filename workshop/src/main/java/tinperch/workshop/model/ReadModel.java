@@ -1,0 +1,66 @@
+package tinperch.workshop.model;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import tinperch.files.FileFault;
+import tinperch.files.model.MeshBlob;
+import tinperch.files.model.ModelFile;
+import tinperch.files.model.Progress;
+import tinperch.files.model.Stopped;
+import tinperch.machine.model.Model;
+import tinperch.solid.Mesh;
+import tinperch.solid.SolidException;
+import tinperch.solid.Vec3;
+import tinperch.solid.shape.MeshMending;
+
+/**
+ * A model read and mended, not yet kept.
+ *
+ * @param mesh in the unit of its file
+ * @param blob the same as it will be kept
+ * @param unitKnown whether the file said its unit; then it is in mm
+ */
+public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Report report, boolean unitKnown) {
+    /** Corners nearer than this share of the model's size are one. */
+    private static final double WELD_SHARE = 1e-7;
+    /** How much of the work reading is. */
+    private static final double READING = 0.4;
+
+    /**
+     * Reads and mends.
+     *
+     * @throws FileFault in plain words when it cannot be used
+     * @throws Stopped when the progress said to stop
+     */
+    public static ReadModel of(Path file, Progress progress) throws IOException {
+        ModelFile f = ModelFile.read(file, share -> progress.at(READING * share));
+        if (f.mesh().triangleCount() == 0) {
+            throw new FileFault("“" + f.name() + "” holds no triangles. Nothing was imported.");
+        }
+        try {
+            Vec3 size = f.mesh().bounds().size();
+            MeshMending.Mended mended = MeshMending.mend(f.name(), f.mesh(), Math.max(1e-9, WELD_SHARE * size.length()));
+            check(progress, 0.85);
+            Mesh bare = mended.mesh().bare();
+            MeshBlob blob = MeshBlob.of(bare);
+            check(progress, 1);
+            return new ReadModel(f.name(), bare, blob, mended.report(), f.unitKnown());
+        } catch (SolidException e) {
+            throw new FileFault(e.getMessage() + " Nothing was imported.", e);
+        } catch (OutOfMemoryError e) {
+            throw new FileFault("“" + f.name() + "” is too large for the memory there is. Nothing was imported; make it coarser.", e);
+        }
+    }
+
+    private static void check(Progress progress, double share) throws IOException {
+        if (!progress.at(share)) {
+            throw new Stopped();
+        }
+    }
+
+    /** As it is kept with a machine. */
+    public Model model(String id) {
+        return new Model(id, name, blob.id(), 1, mesh.triangleCount(), mesh.bounds().size(), report.words(), List.of());
+    }
+}
