@@ -63,6 +63,11 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
             this.label = label;
         }
 
+        /** Whether machines of this kind lay down material at all. */
+        public boolean mayPrint() {
+            return this != WIRE_CUTTER && this != LASER;
+        }
+
         public String label() {
             return label;
         }
@@ -84,7 +89,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     }
 
     public boolean prints() {
-        return nozzleMm > 0;
+        return nozzleMm > 0 && kind.mayPrint();
     }
 
     public Machine withName(String next) {
@@ -196,7 +201,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         Model next = model(modelId).orElseThrow().scaled(scale);
         return with(next).withSurroundings(new Surroundings(surroundings.axes(), surroundings.groups(),
                 surroundings.neighbours().stream().map(n -> n.form() == Neighbour.Form.MODEL && n.of().equals(modelId)
-                        ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList()));
+                        ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList(), surroundings.sites()));
     }
 
     /** Neighbours made of a model, or with holes read on a sheet. */

@@ -73,6 +73,30 @@ public final class Mesh {
         return new Mesh(xyz, triangles, faceOf, faces);
     }
 
+    /**
+     * The same with some runs of points, and the faces on them, shifted: what {@link #gathered} put side by side moves apart.
+     *
+     * @param firstPoint where each run begins; the last one reaches to the end
+     * @param firstFace where the faces on each run begin
+     */
+    public Mesh partsMoved(int[] firstPoint, int[] firstFace, List<Vec3> by) {
+        double[] next = xyz.clone();
+        List<Face> moved = new java.util.ArrayList<>(faces.size());
+        for (int i = 0; i < firstPoint.length; i++) {
+            Vec3 s = by.get(i);
+            int end = i + 1 < firstPoint.length ? firstPoint[i + 1] : pointCount();
+            for (int p = firstPoint[i]; p < end; p++) {
+                next[3 * p] += s.x();
+                next[3 * p + 1] += s.y();
+                next[3 * p + 2] += s.z();
+            }
+            for (Face f : faces.subList(firstFace[i], i + 1 < firstFace.length ? firstFace[i + 1] : faces.size())) {
+                moved.add(new Face(f.feature, f.normal, f.offset + f.normal.dot(s), f.rings));
+            }
+        }
+        return new Mesh(next, triangles, faceOf, moved);
+    }
+
     /** The same mesh with every triangle a face of its own, all of one feature. */
     public Mesh facetted(String feature) {
         int n = triangleCount();

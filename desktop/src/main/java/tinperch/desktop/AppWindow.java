@@ -32,6 +32,7 @@ final class AppWindow extends BorderPane {
     private final Button redo = Ui.id(new Button("Redo", Ui.icon("mdi2r-redo")), "redo");
     private final Button find = Ui.id(new Button("Find an action", Ui.icon("mdi2m-magnify")), "find");
     private final VBox centre = new VBox();
+    private final Places places = new Places();
     private final HBox noticeBar = Ui.id(new HBox(10), "notice");
     private final List<Action> actions;
     private final Finder finder;
@@ -69,7 +70,8 @@ final class AppWindow extends BorderPane {
         HBox head = new HBox(8, trail, Ui.spring(), undo, redo, find, menu);
         head.getStyleClass().add("head");
         noticeBar.getStyleClass().add("notice");
-        centre.getChildren().addAll(head);
+        VBox.setVgrow(places, javafx.scene.layout.Priority.ALWAYS);
+        centre.getChildren().addAll(head, places);
         desk.onChange(this::refresh);
         desk.noticeProperty().addListener((o, a, b) -> showNotice());
         showNotice();
@@ -141,9 +143,7 @@ final class AppWindow extends BorderPane {
                 old.leave();
             }
             view = viewOf(place);
-            VBox.setVgrow(view, javafx.scene.layout.Priority.ALWAYS);
-            centre.getChildren().removeIf(n -> n != noticeBar && !n.getStyleClass().contains("head"));
-            centre.getChildren().add(view);
+            places.show(view);
         }
         if (view instanceof View v) {
             v.refresh();
@@ -153,7 +153,7 @@ final class AppWindow extends BorderPane {
 
     private Node viewOf(Desk.Place place) {
         if (place instanceof Desk.Place.AtMachine m) {
-            return new StandingSheet(desk, m.machineId());
+            return places.kept(m.machineId(), () -> new StandingSheet(desk, m.machineId()));
         }
         if (place instanceof Desk.Place.AtUpgrade u) {
             return new UpgradeView(desk, u.upgradeId());

@@ -49,7 +49,7 @@ public class ModelsTest extends WindowTest {
     }
 
     private StandingSheet sheet(Node n) {
-        if (n instanceof StandingSheet s) {
+        if (n instanceof StandingSheet s && s.isVisible()) {
             return s;
         }
         if (n instanceof Parent p) {

@@ -88,6 +88,9 @@ public abstract class WindowTest {
     }
 
     private static Node search(Node n, String id) {
+        if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
+            return null;
+        }
         if (id.equals(n.getId())) {
             return n;
         }

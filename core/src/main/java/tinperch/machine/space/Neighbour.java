@@ -58,6 +58,11 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         }
     }
 
+    /** Whether one can run into it; zones and cables can be crossed. */
+    public boolean isMatter() {
+        return kind == Kind.SOLID || kind == Kind.HOT;
+    }
+
     public Neighbour sized(Vec3 next) {
         return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg);
     }

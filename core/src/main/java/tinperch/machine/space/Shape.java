@@ -19,6 +19,7 @@ public final class Shape {
     private final Mesh mesh;
     private final boolean box;
     private Mesh drawn;
+    private List<FeatureEdges.Edge> edges;
     private TriangleTree tree;
     private final Map<Vec3, List<double[]>> outlines = new HashMap<>();
 
@@ -33,7 +34,7 @@ public final class Shape {
 
     /** Makes everything now, on the calling thread. */
     public Shape ready() {
-        drawn();
+        edges();
         tree();
         for (Vec3[] view : new Vec3[][] {{Vec3.X, Vec3.Y}, {Vec3.X, Vec3.Z}, {Vec3.Y, Vec3.Z}}) {
             outline(view[0], view[1]);
@@ -59,6 +60,14 @@ public final class Shape {
         return drawn;
     }
 
+    /** Edges of what is drawn. */
+    public synchronized List<FeatureEdges.Edge> edges() {
+        if (edges == null) {
+            edges = FeatureEdges.of(drawn());
+        }
+        return edges;
+    }
+
     /** What gaps are measured to: the shape itself. */
     public synchronized TriangleTree tree() {
         if (tree == null) {
@@ -72,7 +81,7 @@ public final class Shape {
         return outlines.computeIfAbsent(right.cross(up), toEye -> {
             Mesh m = drawn();
             List<double[]> lines = new ArrayList<>();
-            for (FeatureEdges.Edge e : FeatureEdges.of(m)) {
+            for (FeatureEdges.Edge e : edges()) {
                 if (e.isOutline(toEye) || e.sharp()) {
                     Vec3 a = m.point(e.a());
                     Vec3 b = m.point(e.b());

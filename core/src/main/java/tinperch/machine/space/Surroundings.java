@@ -5,20 +5,25 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.function.BiConsumer;
 import tinperch.quantity.Quantity;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 
-/** The axes of a machine, the groups that ride on them, and the neighbours. Edits give new surroundings or refuse. */
-public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours) {
+/** The axes of a machine, the groups that ride on them, the neighbours, and the sites where parts mount. Edits give new surroundings or refuse. */
+public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites) {
     public static final Surroundings NONE = new Surroundings(List.of(), List.of(), List.of());
 
     public Surroundings {
         axes = List.copyOf(axes);
         groups = List.copyOf(groups);
         neighbours = List.copyOf(neighbours);
+        // Surroundings kept by an earlier version have no sites.
+        sites = sites == null ? List.of() : List.copyOf(sites);
+    }
+
+    /** Without sites. */
+    public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours) {
+        this(axes, groups, neighbours, List.of());
     }
 
     public Optional<Axis> axis(String name) {
@@ -68,75 +73,6 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         return Optional.ofNullable(all);
     }
 
-    /** Two neighbours and the gap between their boxes, mm; negative when they overlap. */
-    public record Gap(Neighbour a, Neighbour b, double mm) {}
-
-    /** The smallest gap between neighbours of different groups in a pose, zones for light and access left out. */
-    public Optional<Gap> tightest(Map<String, Double> pose) {
-        return tightest(pose, Optional.empty());
-    }
-
-    /** The same, only between what moves along an axis and what does not. */
-    private Optional<Gap> tightest(Map<String, Double> pose, Optional<String> along) {
-        Gap[] best = {null};
-        eachPair(along, (a, b) -> {
-            double mm = gap(bounds(a, pose), bounds(b, pose));
-            if (best[0] == null || mm < best[0].mm) {
-                best[0] = new Gap(a, b, mm);
-            }
-        });
-        return Optional.ofNullable(best[0]);
-    }
-
-    /** Pairs that matter to one another: of different groups and, when an axis is given, one riding on it and one not. */
-    void eachPair(Optional<String> along, BiConsumer<Neighbour, Neighbour> pair) {
-        for (int i = 0; i < neighbours.size(); i++) {
-            for (int j = i + 1; j < neighbours.size(); j++) {
-                Neighbour a = neighbours.get(i);
-                Neighbour b = neighbours.get(j);
-                if (!a.group().equals(b.group()) && isMatter(a) && isMatter(b)
-                        && (along.isEmpty() || rides(a, along.get()) != rides(b, along.get()))) {
-                    pair.accept(a, b);
-                }
-            }
-        }
-    }
-
-    /** The smallest gap between what moves along an axis and what does not, at many places of its travel. */
-    public List<OptionalDouble> gapsAlong(String axis, Map<String, Double> pose, int places) {
-        Axis a = axis(axis).orElseThrow();
-        List<OptionalDouble> all = new ArrayList<>(places);
-        Map<String, Double> moved = new HashMap<>(pose);
-        for (int i = 0; i < places; i++) {
-            moved.put(axis, a.fromMm() + (a.toMm() - a.fromMm()) * i / Math.max(1, places - 1));
-            all.add(tightest(moved, Optional.of(axis)).map(g -> OptionalDouble.of(g.mm)).orElse(OptionalDouble.empty()));
-        }
-        return all;
-    }
-
-    private boolean rides(Neighbour n, String axis) {
-        return group(n.group()).map(g -> g.axes().contains(axis)).orElse(false);
-    }
-
-    private static boolean isMatter(Neighbour n) {
-        return n.kind() == Neighbour.Kind.SOLID || n.kind() == Neighbour.Kind.HOT;
-    }
-
-    static double gap(Bounds a, Bounds b) {
-        double dx = Math.max(a.min().x() - b.max().x(), b.min().x() - a.max().x());
-        double dy = Math.max(a.min().y() - b.max().y(), b.min().y() - a.max().y());
-        double dz = Math.max(a.min().z() - b.max().z(), b.min().z() - a.max().z());
-        double nearest = Math.max(dx, Math.max(dy, dz));
-        if (nearest <= 0) {
-            return nearest;
-        }
-        return Math.sqrt(sq(dx) + sq(dy) + sq(dz));
-    }
-
-    private static double sq(double d) {
-        return d > 0 ? d * d : 0;
-    }
-
     // ---- edits ----
 
     /**
@@ -159,7 +95,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         for (Neighbour o : neighbours) {
             if (!o.id().equals(n.id()) && o.group().equals(n.group()) && holds(o.bounds(Vec3.ZERO), n.bounds(Vec3.ZERO))
-                    && isMatter(o) && isMatter(n)) {
+                    && o.isMatter() && n.isMatter()) {
                 throw new SpaceProblem(n.name() + " would lie wholly inside " + o.name() + "; check its place ("
                         + Quantity.mm(n.corner().x()) + ", " + Quantity.mm(n.corner().y()) + ", " + Quantity.mm(n.corner().z())
                         + "). Nothing was changed.");
@@ -175,7 +111,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(n);
         }
-        return new Surroundings(axes, groups, next);
+        return new Surroundings(axes, groups, next, sites);
     }
 
     private static boolean holds(Bounds outer, Bounds inner) {
@@ -184,7 +120,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     }
 
     public Surroundings without(String neighbourId) {
-        return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList());
+        return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites);
     }
 
     /**
@@ -205,7 +141,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Axis> next = new ArrayList<>(axes.stream().filter(o -> !o.name().equals(a.name())).toList());
         next.add(Math.min(next.size(), (int) axes.stream().takeWhile(o -> !o.name().equals(a.name())).count()), a);
-        return new Surroundings(next, groups, neighbours);
+        return new Surroundings(next, groups, neighbours, sites);
     }
 
     /** @throws SpaceProblem when a group still rides on it */
@@ -214,7 +150,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (rider.isPresent()) {
             throw new SpaceProblem("“" + rider.get().name() + "” rides on " + name + "; take the axis out of that group first.");
         }
-        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours);
+        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites);
     }
 
     /**
@@ -234,7 +170,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Group> next = new ArrayList<>(groups.stream().filter(o -> !o.name().equals(g.name())).toList());
         next.add(Math.min(next.size(), (int) groups.stream().takeWhile(o -> !o.name().equals(g.name())).count()), g);
-        return new Surroundings(axes, next, neighbours);
+        return new Surroundings(axes, next, neighbours, sites);
     }
 
     /** @throws SpaceProblem when a neighbour still moves with it */
@@ -243,7 +179,40 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (rider.isPresent()) {
             throw new SpaceProblem(rider.get().name() + " moves with “" + name + "”; give it another group first.");
         }
-        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours);
+        Optional<Site> site = sites.stream().filter(x -> x.group().equals(name)).findFirst();
+        if (site.isPresent()) {
+            throw new SpaceProblem("The site “" + site.get().name() + "” moves with “" + name + "”; give it another group first.");
+        }
+        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites);
+    }
+
+    /**
+     * With a site put in, or changed when its id is known.
+     *
+     * @throws SpaceProblem when it has no name, its group is unknown or it faces nowhere
+     */
+    public Surroundings with(Site site) {
+        if (site.name().isBlank()) {
+            throw new SpaceProblem("A site needs a name, such as “carriage front”.");
+        }
+        if (!site.group().isEmpty() && group(site.group()).isEmpty()) {
+            throw new SpaceProblem("Nothing moves as “" + site.group() + "” on this machine.");
+        }
+        if (!(Math.abs(site.facing().length() - 1) < 1e-6) || !(site.halfWidthMm() >= 0)) {
+            throw new SpaceProblem("A site faces somewhere and is known to ± something; the old one stays.");
+        }
+        List<Site> next = new ArrayList<>(sites);
+        int at = sites.stream().map(Site::id).toList().indexOf(site.id());
+        if (at >= 0) {
+            next.set(at, site);
+        } else {
+            next.add(site);
+        }
+        return new Surroundings(axes, groups, neighbours, next);
+    }
+
+    public Surroundings withoutSite(String siteId) {
+        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList());
     }
 
     /** Axes in the order they are homed. */

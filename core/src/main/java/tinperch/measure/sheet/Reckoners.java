@@ -178,7 +178,7 @@ final class Reckoners {
 
     private static void diagonals(Reckoning r) {
         corner(r, "bottom", "left", "falling");
-        r.put("From both diagonals", "mm over the diagonal", 2, v -> v[0] - v[1], "rising", "falling");
+        r.put("Diagonals differ by", "mm", 2, v -> v[0] - v[1], "rising", "falling");
         r.alike("Bottom against top", "bottom", "top", "not a parallelogram: the frame is a wedge");
         r.alike("Left against right", "left", "right", "not a parallelogram: the frame is a wedge");
         // A parallelogram's diagonals squared sum to its four sides squared.

@@ -28,6 +28,11 @@ public final class FeatureEdges {
             return left.dot(toEye) > 1e-9 != right.dot(toEye) > 1e-9;
         }
 
+        /** The same edge among points that come later, on a mesh put beside others under one name. */
+        public Edge moved(int points, String feature) {
+            return new Edge(a + points, b + points, left, right, sharp, feature, feature);
+        }
+
         /** What the edge is called: the two features that meet in it, or the one it belongs to. */
         public String name() {
             return leftFeature.equals(rightFeature) ? leftFeature : leftFeature + " / " + rightFeature;

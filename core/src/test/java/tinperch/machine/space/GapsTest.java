@@ -46,12 +46,12 @@ public class GapsTest {
         Surroundings s = FRAME.with(neighbour("a", "", Form.CYLINDER, new Vec3(0, 0, 0), new Vec3(10, 10, 50), "z"))
                 .with(neighbour("b", "carriage", Form.CYLINDER, new Vec3(12, 12, 0), new Vec3(10, 10, 50), "z"));
         Map<String, Double> home = s.home();
-        assertEquals(s.tightest(home).orElseThrow().mm(), Math.hypot(2, 2), 1e-9);
+        assertEquals(new Gaps(s).betweenBoxes(home).orElseThrow().mm(), Math.hypot(2, 2), 1e-9);
         Gaps gaps = new Gaps(s, shapes(s));
-        assertTrue(gaps.matter());
+        assertTrue(gaps.hasShapes());
         // Middles lie 12·√2 apart; the polygon's sides lie up to r·(1 − cos(π/48)) inside the circle.
-        assertEquals(gaps.tightest(home).orElseThrow().mm(), Math.hypot(12, 12) - 10, 0.025);
-        assertEquals(gaps.along("x", home, 5).get(4).getAsDouble(), Math.hypot(112, 12) - 10, 0.05);
+        assertEquals(gaps.betweenShapes(home).orElseThrow().mm(), Math.hypot(12, 12) - 10, 0.025);
+        assertEquals(gaps.shapesAlong("x", home, 5, () -> true).get(4).getAsDouble(), Math.hypot(112, 12) - 10, 0.05);
     }
 
     @Test
@@ -59,9 +59,9 @@ public class GapsTest {
         Surroundings s = FRAME.with(neighbour("a", "", Form.BOX, Vec3.ZERO, new Vec3(10, 10, 10), "z"))
                 .with(neighbour("b", "carriage", Form.BOX, new Vec3(7, 0, 0), new Vec3(10, 10, 10), "z"));
         Gaps gaps = new Gaps(s, shapes(s));
-        assertTrue(!gaps.matter());
-        assertEquals(gaps.tightest(s.home()).orElseThrow().mm(), s.tightest(s.home()).orElseThrow().mm(), 0);
-        assertEquals(gaps.tightest(s.home()).orElseThrow().mm(), -3, 1e-12);
+        assertTrue(!gaps.hasShapes());
+        assertEquals(gaps.betweenShapes(s.home()).orElseThrow().mm(), gaps.betweenBoxes(s.home()).orElseThrow().mm(), 0);
+        assertEquals(gaps.betweenShapes(s.home()).orElseThrow().mm(), -3, 1e-12);
     }
 
     /** Pruned by boxes or not, the answer is the smallest of all pairs. */
@@ -87,7 +87,12 @@ public class GapsTest {
                     }
                 }
             }
-            double found = new Gaps(s, shapes).tightest(s.home()).orElseThrow().mm();
+            // Along the axis each place must say what asking for that pose says.
+            List<java.util.OptionalDouble> along = new Gaps(s).boxesAlong("x", s.home(), 11);
+            for (int i = 0; i < 11; i++) {
+                assertEquals(along.get(i).getAsDouble(), new Gaps(s).betweenBoxes(Map.of("x", 10.0 * i)).orElseThrow().mm(), 1e-9);
+            }
+            double found = new Gaps(s, shapes).betweenShapes(s.home()).orElseThrow().mm();
             // Where two boxes overlap the depth is told by their boxes.
             assertTrue(Math.abs(found - best) < 1e-6 || found < 0 && best < 0, found + " " + best);
         }

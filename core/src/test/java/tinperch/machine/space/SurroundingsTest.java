@@ -50,16 +50,16 @@ public class SurroundingsTest {
     public void theTightestGapFollowsTheMotion() {
         Surroundings s = gantry();
         // Post from x = −40 to −20; the block's left side is at x − 10: gap = x + 10 while it is the tightest.
-        assertEquals(s.tightest(Map.of("x", 0.0, "y", 0.0, "z", 50.0)).orElseThrow().mm(), 10, 1e-12);
-        assertEquals(s.tightest(Map.of("x", 5.0, "y", 0.0, "z", 50.0)).orElseThrow().mm(), 15, 1e-12);
-        Surroundings.Gap away = s.tightest(Map.of("x", 30.0, "y", 0.0, "z", 50.0)).orElseThrow();
+        assertEquals(new Gaps(s).betweenBoxes(Map.of("x", 0.0, "y", 0.0, "z", 50.0)).orElseThrow().mm(), 10, 1e-12);
+        assertEquals(new Gaps(s).betweenBoxes(Map.of("x", 5.0, "y", 0.0, "z", 50.0)).orElseThrow().mm(), 15, 1e-12);
+        Gaps.Gap away = new Gaps(s).betweenBoxes(Map.of("x", 30.0, "y", 0.0, "z", 50.0)).orElseThrow();
         assertEquals(away.mm(), 20, 1e-12);
         assertEquals(away.a().name() + " " + away.b().name(), "post bed", "now bed and post are nearest");
         // Down on the bed the nozzle side is 2 mm above it.
-        assertEquals(s.tightest(Map.of("x", 100.0, "y", 0.0, "z", 0.0)).orElseThrow().mm(), 2, 1e-12);
-        assertEquals(s.gapsAlong("x", Map.of("y", 0.0, "z", 50.0), 3).get(0).getAsDouble(), 10, 1e-12);
+        assertEquals(new Gaps(s).betweenBoxes(Map.of("x", 100.0, "y", 0.0, "z", 0.0)).orElseThrow().mm(), 2, 1e-12);
+        assertEquals(new Gaps(s).boxesAlong("x", Map.of("y", 0.0, "z", 50.0), 3).get(0).getAsDouble(), 10, 1e-12);
         Surroundings tight = s.with(box("lamp", "", 95, 70, 40, 10, 10, 10));
-        assertTrue(tight.tightest(Map.of("x", 100.0, "y", 0.0, "z", 35.0)).orElseThrow().mm() < 0, "they overlap");
+        assertTrue(new Gaps(tight).betweenBoxes(Map.of("x", 100.0, "y", 0.0, "z", 35.0)).orElseThrow().mm() < 0, "they overlap");
     }
 
     @Test

@@ -43,6 +43,8 @@ public final class Finder {
                 list.getSelectionModel().select(Math.max(0, i - 1));
                 e.consume();
             } else if (e.getCode() == KeyCode.ENTER) {
+                // Not consumed it would press whatever has the focus in the window below, too.
+                e.consume();
                 run();
             }
             list.scrollTo(Math.max(0, list.getSelectionModel().getSelectedIndex() - 4));

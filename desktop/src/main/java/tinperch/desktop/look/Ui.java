@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -12,6 +13,9 @@ import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Small ready-made controls, so that all views speak with one voice. */
 public final class Ui {
+    private static final String TIP = "tinperch tip";
+    private static final String MADE = "tinperch tooltip";
+
     private Ui() {}
 
     public static Label label(String text, String... styles) {
@@ -22,9 +26,8 @@ public final class Ui {
 
     /** A label that breaks its lines. */
     public static Label text(String text, String... styles) {
-        Label l = label(text, styles);
-        l.setWrapText(true);
-        l.setMinHeight(Region.USE_PREF_SIZE);
+        Label l = new WrapLabel(text);
+        l.getStyleClass().addAll(styles);
         return l;
     }
 
@@ -46,12 +49,24 @@ public final class Ui {
         return b;
     }
 
+    /** A sentence shown when the mouse rests on a node. The tooltip itself is made when the mouse first comes. */
     public static <T extends Node> T tip(T node, String text) {
-        Tooltip t = new Tooltip(text);
-        t.setShowDelay(Duration.millis(350));
-        t.setWrapText(true);
-        t.setMaxWidth(360);
-        Tooltip.install(node, t);
+        boolean first = node.getProperties().put(TIP, text) == null;
+        node.setAccessibleHelp(text);
+        if (node.getProperties().get(MADE) instanceof Tooltip made) {
+            made.setText(text);
+        } else if (first) {
+            node.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
+                if (!node.getProperties().containsKey(MADE)) {
+                    Tooltip t = new Tooltip(String.valueOf(node.getProperties().get(TIP)));
+                    t.setShowDelay(Duration.millis(350));
+                    t.setWrapText(true);
+                    t.setMaxWidth(360);
+                    Tooltip.install(node, t);
+                    node.getProperties().put(MADE, t);
+                }
+            });
+        }
         return node;
     }
 

@@ -1,9 +1,7 @@
 package tinperch.desktop.machine;
 
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
@@ -15,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.space.Axis;
@@ -23,18 +22,7 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** How a machine moves: the way of each axis, where and in which order it homes, and what rides on which axes. */
-final class AxesEditor extends VBox {
-    private static final Map<String, Vec3> WAYS = new LinkedHashMap<>();
-
-    static {
-        WAYS.put("to the right", Vec3.X);
-        WAYS.put("to the left", Vec3.X.times(-1));
-        WAYS.put("to the back", Vec3.Y);
-        WAYS.put("to the front", Vec3.Y.times(-1));
-        WAYS.put("up", Vec3.Z);
-        WAYS.put("down", Vec3.Z.times(-1));
-    }
-
+final class AxesEditor extends Column {
     private final BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit;
     private final GridPane axes = new GridPane();
     private final GridPane groups = new GridPane();
@@ -62,8 +50,8 @@ final class AxesEditor extends VBox {
                 Ui.label("as number", "column"));
         int row = 1;
         for (Axis a : now.axes()) {
-            ComboBox<String> way = choice("axis-" + a.name() + "-way", List.copyOf(WAYS.keySet()), wayOf(a), chosen ->
-                    make("way of " + a.name(), s -> s.with(new Axis(a.name(), WAYS.get(chosen), a.fromMm(), a.toMm(), a.homeAtTop(),
+            ComboBox<String> way = choice("axis-" + a.name() + "-way", Ways.words(), Ways.words(a.direction()), chosen ->
+                    make("way of " + a.name(), s -> s.with(new Axis(a.name(), Ways.of(chosen), a.fromMm(), a.toMm(), a.homeAtTop(),
                             a.homingOrder()))));
             ComboBox<String> end = choice("axis-" + a.name() + "-home", List.of("lower end", "upper end"),
                     a.homeAtTop() ? "upper end" : "lower end", chosen -> make("home of " + a.name(), s -> s.with(new Axis(a.name(),
@@ -108,11 +96,6 @@ final class AxesEditor extends VBox {
         return Arrays.stream(typed.strip().split("[\\s,]+")).toList();
     }
 
-    private static String wayOf(Axis a) {
-        return WAYS.entrySet().stream().filter(e -> e.getValue().minus(a.direction()).length() < 1e-6).map(Map.Entry::getKey)
-                .findFirst().orElse("slanted");
-    }
-
     private static CommitField fresh(String id, String prompt, java.util.function.Function<String, Optional<String>> add) {
         CommitField f = new CommitField(id, "", typed -> typed.isBlank() ? Optional.empty() : add.apply(typed.strip()));
         f.field().setPromptText(prompt);
@@ -137,7 +120,7 @@ final class AxesEditor extends VBox {
         Button fold = Ui.id(Ui.button("Axes, homing and groups", "mdi2a-axis-arrow", null), "axes-open");
         HBox line = new HBox(fold);
         line.setAlignment(Pos.CENTER_LEFT);
-        VBox all = new VBox(6, line);
+        VBox all = new Column(6, line);
         fold.setOnAction(e -> {
             if (!all.getChildren().remove(this)) {
                 all.getChildren().add(this);

@@ -25,6 +25,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
+import tinperch.desktop.View;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.book.Book;
@@ -43,7 +45,7 @@ import tinperch.quantity.Unit;
  * A machine's book opened at a day: a slider over its time, the components on it and the settings in force that day, what is
  * otherwise than today, and forms for new entries, which carry the day shown.
  */
-final class BookPanel extends VBox {
+final class BookPanel extends Column implements View {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     private final Desk desk;
@@ -52,6 +54,7 @@ final class BookPanel extends VBox {
     private final Label dayText = Ui.whole(Ui.id(Ui.label("", "strong"), "book-day-text"));
     private final HBox loadouts = new HBox(6);
     private final Label differs = Ui.id(Ui.text("", "faint"), "book-differs");
+    private final Label loadoutDiffers = Ui.id(Ui.text("", "faint"), "loadout-differs");
     private final GridPane components = table(3, 1);
     private final GridPane settings = table(3, 0);
     private final ComboBox<String> newSetting = Ui.id(new ComboBox<>(), "new-setting");
@@ -95,12 +98,12 @@ final class BookPanel extends VBox {
         }
         newSetting.setPromptText("another setting");
         newSetting.setOnAction(e -> addSetting());
-        VBox left = new VBox(8, Ui.label("Components", "column"), components, form);
-        VBox right = new VBox(8, Ui.label("Settings", "column"), settings, newSetting);
+        VBox left = new Column(8, Ui.label("Components", "column"), components, form);
+        VBox right = new Column(8, Ui.label("Settings", "column"), settings, newSetting);
         columns.addRow(0, left, right);
         GridPane.setValignment(left, VPos.TOP);
         GridPane.setValignment(right, VPos.TOP);
-        getChildren().addAll(time, loadouts, differs, columns);
+        getChildren().addAll(time, loadouts, loadoutDiffers, differs, columns);
     }
 
     private static GridPane table(int columns, int wide) {
@@ -136,7 +139,8 @@ final class BookPanel extends VBox {
         }
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Book book = book();
         if (!loadout.isEmpty() && book.loadout(loadout).isEmpty()) {
             loadout = "";
@@ -198,14 +202,13 @@ final class BookPanel extends VBox {
             loadouts.getChildren().add(b);
         }
         loadouts.getChildren().add(newLoadout());
-        if (book.loadouts().size() > 1) {
+        boolean several = book.loadouts().size() > 1;
+        loadoutDiffers.setVisible(several);
+        loadoutDiffers.setManaged(several);
+        if (several) {
             Loadout other = book.loadouts().stream().filter(l -> !l.id().equals(loadout)).findFirst().orElseThrow();
             List<String> words = Standing.differences(book.at(day, loadout), book.at(day, other.id()));
-            Label against = Ui.id(Ui.text("With “" + other.name() + "” on: "
-                    + (words.isEmpty() ? "the same." : String.join(";  ", words) + "."), "faint"), "loadout-differs");
-            HBox.setHgrow(against, Priority.ALWAYS);
-            against.setMaxWidth(Double.MAX_VALUE);
-            loadouts.getChildren().add(against);
+            loadoutDiffers.setText("With “" + other.name() + "” on: " + (words.isEmpty() ? "the same." : String.join(";  ", words) + "."));
         }
     }
 
@@ -336,7 +339,7 @@ final class BookPanel extends VBox {
     }
 
     /** What is needed to write down a component; folded to one button until wanted. */
-    private final class FitForm extends VBox {
+    private final class FitForm extends Column {
         private final Button open = Ui.id(Ui.button("Fit a component", "mdi2p-plus", () -> show(true)), "fit-open");
         private final ComboBox<ComponentKind> kind = Ui.id(new ComboBox<>(), "fit-kind");
         private final ComboBox<Component> replaces = Ui.id(new ComboBox<>(), "fit-replaces");

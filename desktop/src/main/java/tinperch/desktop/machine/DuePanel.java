@@ -11,15 +11,16 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Due;
 
 /** What must be redone on a machine, why, and a place to write down what came out. */
-final class DuePanel extends VBox {
+final class DuePanel extends Column {
     private final Desk desk;
     private final String machineId;
-    private final VBox rows = new VBox(8);
+    private final VBox rows = new Column(8);
     private List<Due> shown = List.of();
 
     DuePanel(Desk desk, String machineId) {
@@ -63,7 +64,7 @@ final class DuePanel extends VBox {
         Ui.tip(done, "Writes the result into the book with today's date");
         Ui.tip(waive, "Waives the step; write the reason in the field first");
         result.setOnAction(e -> settle(d, result, complaint, false));
-        VBox row = new VBox(3, Ui.tip(Ui.label(d.step().label() + where, "strong"), d.step().how()), reason,
+        VBox row = new Column(3, Ui.tip(Ui.label(d.step().label() + where, "strong"), d.step().how()), reason,
                 new HBox(6, result, done, waive), complaint);
         row.setId("due-" + id);
         return row;

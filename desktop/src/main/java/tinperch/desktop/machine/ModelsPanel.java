@@ -27,6 +27,8 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import tinperch.check.Word;
 import tinperch.desktop.Desk;
+import tinperch.desktop.View;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
@@ -50,11 +52,11 @@ import tinperch.workshop.model.ReadModel;
 import tinperch.workshop.store.StoreFault;
 
 /** Downloaded models: brought in, told which unit they are in, checked against readings, put among the neighbours. */
-final class ModelsPanel extends VBox {
+final class ModelsPanel extends Column implements View {
     private final Desk desk;
     private final String machineId;
     private final Consumer<String> used;
-    private final VBox cards = new VBox(12);
+    private final VBox cards = new Column(12);
     private final HBox reading = new HBox(8);
     private final ProgressBar bar = new ProgressBar();
     private final Label readingWhat = Ui.label("", "faint");
@@ -151,11 +153,8 @@ final class ModelsPanel extends VBox {
         complaint.setManaged(!why.isEmpty());
     }
 
-    void leave() {
-        reader.close();
-    }
-
-    void refresh() {
+    @Override
+    public void refresh() {
         List<Model> now = machine().models();
         if (now.equals(shown)) {
             return;
@@ -200,11 +199,11 @@ final class ModelsPanel extends VBox {
             b.setOnAction(e -> edit("unit of " + m.name(), k -> k.rescaled(m.id(), scale)));
             units.getChildren().add(b);
         }
-        VBox left = new VBox(6, name, facts, units);
+        VBox left = new Column(6, name, facts, units);
         m.unitDoubt().ifPresent(d -> left.getChildren().add(Ui.id(Ui.text(d, "look"), "model-doubt-" + m.id())));
         GridPane columns = new GridPane();
-        columns.setHgap(20);
-        for (double share : new double[] {38, 62}) {
+        columns.setHgap(16);
+        for (double share : new double[] {34, 66}) {
             ColumnConstraints c = new ColumnConstraints();
             c.setPercentWidth(share);
             columns.getColumnConstraints().add(c);
@@ -224,7 +223,12 @@ final class ModelsPanel extends VBox {
                 "read it in " + Model.unitName(scale), null, () -> edit("unit of " + m.name(), k -> k.rescaled(m.id(), scale))),
                 "model-rescale-" + m.id()))));
         GridPane rows = new GridPane();
-        rows.setHgap(12);
+        rows.setHgap(10);
+        for (int i = 0; i < 4; i++) {
+            ColumnConstraints c = new ColumnConstraints();
+            c.setHgrow(i == 0 ? Priority.ALWAYS : Priority.NEVER);
+            rows.getColumnConstraints().add(c);
+        }
         rows.setVgap(4);
         int row = 0;
         for (ModelCheck c : m.checks()) {
@@ -240,8 +244,9 @@ final class ModelsPanel extends VBox {
             HBox acts = new HBox(gone);
             acts.getStyleClass().add("row-acts");
             Label what = Ui.text(c.what() + ": " + Quantity.fixed(c.found() * m.scale(), 2) + " mm");
-            what.setMinWidth(210);
+            what.setMinWidth(165);
             rows.addRow(row++, what, cell, says, Ui.whole(acts));
+            acts.setMaxHeight(USE_PREF_SIZE);
         }
         rows.getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
         Button use = Ui.id(Ui.button(verdict == Model.Verdict.AGREES ? "Put it among the neighbours" : "Use it unchecked", "mdi2p-plus",
@@ -250,14 +255,15 @@ final class ModelsPanel extends VBox {
         Button remove = Ui.id(Ui.button("Remove", null, () -> remove(m)), "model-remove-" + m.id());
         HBox acts = new HBox(8, more(m), Ui.spring(), use, remove);
         acts.setAlignment(Pos.CENTER_LEFT);
-        return new VBox(8, head, rows, acts);
+        return new Column(8, head, rows, acts);
     }
 
     /** What else can be read on the real one; searched for in the background when first wanted. */
     private Node more(Model m) {
         ComboBox<String> more = Ui.id(new ComboBox<>(), "model-more-" + m.id());
         more.setPromptText("check another thing");
-        more.setPrefWidth(230);
+        more.setPrefWidth(200);
+        more.setMinWidth(80);
         more.setVisible(m.checks().size() < Model.MOST_CHECKS);
         List<MeshRounds.Round> known = rounds.get(m.meshId());
         if (known == null) {

@@ -1,5 +1,7 @@
 package tinperch.desktop.machine;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
@@ -13,6 +15,7 @@ import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
+import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -29,6 +32,7 @@ final class SpaceViews extends Region {
     private Map<String, Double> pose = Map.of();
     private String chosen = "";
     private Map<String, Shape> shapes = Map.of();
+    private Map<String, List<Vec3>> holes = Map.of();
     private Bounds reach;
     private double scale;
 
@@ -72,12 +76,14 @@ final class SpaceViews extends Region {
         canvas.setOnMouseClicked(e -> pick(e.getX(), e.getY()));
     }
 
-    void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, Double> at, String chosenId) {
+    void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
+            String chosenId) {
         if (next != space) {
             reach = next.reach().orElse(null);
         }
         space = next;
         shapes = shapesOf;
+        holes = holesOf;
         pose = at;
         chosen = chosenId;
         draw();
@@ -118,6 +124,7 @@ final class SpaceViews extends Region {
         g.setTextBaseline(VPos.BOTTOM);
         g.setFill(p.faintColour());
         g.fillText(v.title, v.x, v.y - reach.size().dot(v.up) * scale - 2);
+        List<double[]> labels = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
             double[] b = v.box(space.bounds(n, pose));
             boolean hot = n.kind() == Neighbour.Kind.HOT;
@@ -141,9 +148,26 @@ final class SpaceViews extends Region {
                     outline(g, v, shape, space.shift(n.group(), pose));
                 }
             }
-            label(g, n, b, p);
+            label(g, n, b, p, labels);
         }
         g.setLineDashes();
+        for (Site site : space.sites()) {
+            mark(g, v, site, p);
+        }
+    }
+
+    /** A site: a small cross at each of its holes, thicker when it is the one chosen. */
+    private void mark(GraphicsContext g, View v, Site site, Palette p) {
+        Vec3 shift = space.shift(site.group(), pose);
+        g.setStroke(p.accentColour());
+        g.setLineWidth(site.id().equals(chosen) ? 2.4 : 1.3);
+        for (Vec3 hole : holes.getOrDefault(site.id(), List.of())) {
+            Vec3 at = hole.plus(shift);
+            double x = v.x + (at.dot(v.right) - reach.min().dot(v.right)) * scale;
+            double y = v.y - (at.dot(v.up) - reach.min().dot(v.up)) * scale;
+            g.strokeLine(x - 3.5, y, x + 3.5, y);
+            g.strokeLine(x, y - 3.5, x, y + 3.5);
+        }
     }
 
     private void outline(GraphicsContext g, View v, Shape shape, Vec3 shift) {
@@ -159,13 +183,18 @@ final class SpaceViews extends Region {
         g.stroke();
     }
 
-    /** The name where it has room. */
-    private static void label(GraphicsContext g, Neighbour n, double[] b, Palette p) {
-        if (b[2] > 6.2 * n.name().length() && b[3] > 14) {
+    /** The name where it has room and no other name stands. */
+    private static void label(GraphicsContext g, Neighbour n, double[] b, Palette p, List<double[]> labels) {
+        double half = 3.1 * n.name().length();
+        double x = b[0] + b[2] / 2;
+        double y = b[1] + b[3] / 2;
+        boolean taken = labels.stream().anyMatch(l -> Math.abs(l[1] - y) < 13 && Math.abs(l[0] - x) < l[2] + half);
+        if (b[2] > 2 * half && b[3] > 14 && !taken) {
+            labels.add(new double[] {x, y, half});
             g.setTextAlign(TextAlignment.CENTER);
             g.setTextBaseline(VPos.CENTER);
             g.setFill(p.inkColour());
-            g.fillText(n.name(), b[0] + b[2] / 2, b[1] + b[3] / 2);
+            g.fillText(n.name(), x, y);
         }
     }
 

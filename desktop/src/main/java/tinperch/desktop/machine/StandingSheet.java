@@ -2,13 +2,17 @@ package tinperch.desktop.machine;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -23,12 +27,14 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tinperch.check.Finding;
 import tinperch.check.Word;
 import tinperch.desktop.Actions;
 import tinperch.desktop.Desk;
 import tinperch.desktop.Station;
 import tinperch.desktop.View;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
@@ -44,6 +50,7 @@ import tinperch.quantity.Unit;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
 
 /** A machine as it stands: its state, what is due, what it can print, its upgrades with their tightest margin, its readings, its book. */
 public final class StandingSheet extends ScrollPane implements View {
@@ -52,36 +59,35 @@ public final class StandingSheet extends ScrollPane implements View {
     private final Desk desk;
     private final String machineId;
     private final List<Runnable> refreshers = new ArrayList<>();
-    private final VBox upgrades = new VBox(8);
+    private final VBox upgrades = new Column(8);
     private final GridPane lately = new GridPane();
     private final FlowPane materials = new FlowPane(6, 6);
-    private final VBox against = new VBox(2);
+    private final VBox against = new Column(2);
     private final Label caution = Ui.text("", "look");
-    private final ReadingsPane readings;
+    private ReadingsPane readings;
+    private Column past;
+    private WorkshopState shownState;
+    private final Column page;
+    private final Deque<Runnable> later = new ArrayDeque<>();
+    private final PauseTransition next = new PauseTransition(Duration.millis(1));
     private final DuePanel due;
-    private final BookPanel book;
-    private final SurroundingsPanel space;
-    private final ModelsPanel models;
+    private BookPanel book;
+    private SurroundingsPanel space;
+    private ModelsPanel models;
 
     public StandingSheet(Desk desk, String machineId) {
         this.desk = desk;
         this.machineId = machineId;
         setFitToWidth(true);
         getStyleClass().add("bare");
-        VBox facts = new VBox(10, Ui.label("The machine", "section"), factsGrid());
+        VBox facts = new Column(10, Ui.label("The machine", "section"), factsGrid());
         facts.getStyleClass().add("panel");
         Button start = Ui.id(Ui.button("Start an upgrade", "mdi2p-plus",
                 () -> desk.machine().ifPresent(m -> Actions.addUpgrade(desk, m))), "start-upgrade");
         start.getStyleClass().add("accent");
         Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
         due = new DuePanel(desk, machineId);
-        book = new BookPanel(desk, machineId);
-        space = new SurroundingsPanel(desk, machineId);
-        models = new ModelsPanel(desk, machineId, id -> {
-            space.show(id);
-            scrollTo(space);
-        });
-        VBox work = new VBox(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
+        VBox work = new Column(10, new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), upgrades);
         work.getStyleClass().add("panel");
         GridPane columns = new GridPane();
         columns.setHgap(14);
@@ -90,29 +96,85 @@ public final class StandingSheet extends ScrollPane implements View {
         ColumnConstraints right = new ColumnConstraints();
         right.setPercentWidth(56);
         columns.getColumnConstraints().addAll(left, right);
-        VBox doing = new VBox(14, due, work);
+        VBox doing = new Column(14);
         columns.addRow(0, facts, doing);
         GridPane.setValignment(facts, VPos.TOP);
         GridPane.setValignment(doing, VPos.TOP);
-        VBox past = new VBox(8, Ui.label("Lately on this machine", "section"), lately);
-        past.getStyleClass().add("panel");
-        readings = new ReadingsPane(desk, machineId, () -> desk.state().machine(machineId)
-                .map(m -> ReadingsPane.ofMachine(desk, m)).orElse(List.of()), false);
-        readings.setId("readings");
-        HBox ways = new HBox(14, Ui.label("On this sheet:", "faint"), way("Surroundings and motion", space), way("Readings", readings),
-                way("Models", models), way("The book", book), way("Lately", past));
+        HBox ways = new HBox(14, Ui.label("On this sheet:", "faint"), way("Surroundings and motion", () -> space), way("Readings",
+                () -> readings), way("Models", () -> models), way("The book", () -> book), way("Lately", () -> past));
         ways.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        VBox page = new VBox(14, new VBox(2, heading(), ways), caution, columns, space, readings, models, book, past);
+        page = new Column(14, new Column(2, heading(), ways), caution, columns);
         page.getStyleClass().add("page");
+        // What lies below what is seen first is made in the frames after.
+        later.add(() -> {
+            doing.getChildren().addAll(due, work);
+            due.refresh();
+            showUpgrades();
+        });
+        later.add(() -> add(space = new SurroundingsPanel(desk, machineId)));
+        later.add(() -> {
+            readings = new ReadingsPane(desk, machineId, () -> desk.state().machine(machineId)
+                    .map(m -> ReadingsPane.ofMachine(desk, m)).orElse(List.of()), false);
+            readings.setId("readings");
+            add(readings);
+        });
+        later.add(() -> add(models = new ModelsPanel(desk, machineId, id -> {
+            space.show(id);
+            scrollTo(space);
+        })));
+        later.add(() -> add(book = new BookPanel(desk, machineId)));
+        later.add(() -> {
+            past = new Column(8, Ui.label("Lately on this machine", "section"), lately);
+            past.getStyleClass().add("panel");
+            add(past);
+        });
+        next.setOnFinished(e -> {
+            makeNext();
+            if (!later.isEmpty()) {
+                next.playFromStart();
+            }
+        });
         setContent(page);
     }
 
+    private void makeNext() {
+        if (!later.isEmpty()) {
+            later.poll().run();
+        }
+    }
+
+    private void add(Node panel) {
+        page.getChildren().add(panel);
+        show(panel);
+    }
+
+    /** A panel that knows how to look again. */
+    private void show(Node panel) {
+        if (panel instanceof View v) {
+            v.refresh();
+        } else if (panel == past) {
+            showLately();
+        }
+    }
+
     /** Scrolls to a panel of the sheet. */
-    private Node way(String name, Node panel) {
+    private Node way(String name, Supplier<Node> panel) {
         Hyperlink link = Ui.id(new Hyperlink(name), "way-" + name.split(" ")[name.startsWith("The") ? 1 : 0].toLowerCase(
                 java.util.Locale.ROOT));
-        link.setOnAction(e -> scrollTo(panel));
+        link.setOnAction(e -> {
+            makeAll();
+            applyCss();
+            layout();
+            scrollTo(panel.get());
+        });
         return link;
+    }
+
+    /** Makes whatever has not been made yet. */
+    private void makeAll() {
+        while (!later.isEmpty()) {
+            makeNext();
+        }
     }
 
     private void scrollTo(Node panel) {
@@ -122,13 +184,16 @@ public final class StandingSheet extends ScrollPane implements View {
 
     /** Brings a downloaded model in, as if its file had been dropped here. */
     public void bringIn(java.nio.file.Path file) {
+        makeAll();
         models.bringIn(file);
     }
 
     @Override
     public void leave() {
-        space.leave();
-        models.leave();
+        next.stop();
+        if (space != null) {
+            space.leave();
+        }
     }
 
     private Machine machine() {
@@ -175,7 +240,7 @@ public final class StandingSheet extends ScrollPane implements View {
         CommitField note = textField("machine-note", Machine::stateNote, "why", (m, t) -> m.withState(m.state(), t), true);
         note.field().setPromptText("why it is in that state");
         note.setPrefWidth(330);
-        HBox row = new HBox(12, name, state, forWhat, upgrade, note);
+        HBox row = new HBox(12, name, Ui.whole(state), forWhat, upgrade, note);
         row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return row;
     }
@@ -216,17 +281,17 @@ public final class StandingSheet extends ScrollPane implements View {
         put(g, row++, "Kind", kind);
         put(g, row++, "Reaches x y z", spaceFields("build", Machine::buildMm, Machine::withBuild));
         put(g, row++, "Usable x y z", spaceFields("usable", Machine::usableMm, Machine::withUsable));
-        put(g, row++, "Nozzle", number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle));
-        put(g, row++, "Hole offset", Ui.tip(number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
+        putForPrinters(g, row++, "Nozzle", number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle));
+        putForPrinters(g, row++, "Hole offset", Ui.tip(number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
                 Machine::withHoleOffset),
                 "What is added to every hole so that it comes out right on this machine"));
         put(g, row++, "Supply", number("supply", Unit.VOLT, 0, 400, Machine::supplyV, Machine::withSupplyV));
-        put(g, row++, "Bed and walls", new HBox(6,
+        putForPrinters(g, row++, "Bed and walls", new HBox(6,
                 yesNo("heated-bed", "bed heated", "bed not heated", Machine::heatedBed, Machine::withHeatedBed),
                 yesNo("enclosed", "enclosed", "open", Machine::enclosed, Machine::withEnclosed)));
         put(g, row++, "Hours run", hours());
-        VBox printing = new VBox(4, materials, against);
-        put(g, row, "May print", printing);
+        VBox printing = new Column(4, materials, against);
+        putForPrinters(g, row, "May print", printing);
         return g;
     }
 
@@ -259,7 +324,7 @@ public final class StandingSheet extends ScrollPane implements View {
             more.setText(larger && id.equals("usable") ? "More is usable than it can reach; one of the two is wrong." : "");
             more.setManaged(!more.getText().isEmpty());
         });
-        return new VBox(2, new HBox(6, x, y, z), more);
+        return new Column(2, new HBox(6, x, y, z), more);
     }
 
     /** The counter as read last; typing another number writes it down for today. */
@@ -283,6 +348,18 @@ public final class StandingSheet extends ScrollPane implements View {
         HBox line = new HBox(8, f, of);
         line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
         return line;
+    }
+
+    /** What only makes sense for a machine that may print. */
+    private void putForPrinters(GridPane g, int row, String label, Node node) {
+        int before = g.getChildren().size();
+        put(g, row, label, node);
+        List<Node> added = List.copyOf(g.getChildren().subList(before, g.getChildren().size()));
+        refreshers.add(() -> added.forEach(n -> {
+            boolean wanted = machine().kind().mayPrint();
+            n.setManaged(wanted && !(n instanceof Label l && l.getStyleClass().contains("complaint") && l.getText().isEmpty()));
+            n.setVisible(wanted && n.isManaged());
+        }));
     }
 
     private static void put(GridPane g, int row, String label, Node node) {
@@ -334,21 +411,30 @@ public final class StandingSheet extends ScrollPane implements View {
 
     @Override
     public void refresh() {
+        if (!later.isEmpty()) {
+            next.playFromStart();
+        }
+        if (shownState == desk.state()) {
+            return;
+        }
+        shownState = desk.state();
         refreshers.forEach(Runnable::run);
-        due.refresh();
-        book.refresh();
-        space.refresh();
-        models.refresh();
+        if (due.getScene() != null) {
+            due.refresh();
+            showUpgrades();
+        }
+        page.getChildren().forEach(this::show);
         showMaterials();
         caution.setText(machine().kind() == Machine.Kind.LASER ? "Laser: interlocks and eyewear stay on; never leave it burning alone."
                 : machine().kind() == Machine.Kind.WIRE_CUTTER ? "Hot wire: ventilate, foam gives off fumes; cut the wire's current before touching it." : "");
         caution.setManaged(!caution.getText().isEmpty());
-        readings.refresh();
+    }
+
+    private void showUpgrades() {
         upgrades.getChildren().clear();
         for (Upgrade u : desk.state().upgradesOf(machineId)) {
             upgrades.getChildren().add(row(u));
         }
-        showLately();
         if (upgrades.getChildren().isEmpty()) {
             upgrades.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
                     + "start an upgrade and write down what you see.", "faint"));
@@ -434,7 +520,7 @@ public final class StandingSheet extends ScrollPane implements View {
                     + (stops > 1 ? " (and " + (stops - 1) + " more)" : "")));
         }
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
-        VBox text = new VBox(3, new HBox(10, name, life), margin, trouble);
+        VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
         HBox.setHgrow(text, Priority.ALWAYS);
         text.setMinWidth(0);
         Button open = Ui.id(new Button(null, text), "open-" + u.id());

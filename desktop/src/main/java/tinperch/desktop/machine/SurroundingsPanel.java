@@ -21,7 +21,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
+import tinperch.desktop.View;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.Machine;
@@ -34,33 +37,45 @@ import tinperch.machine.space.Shape;
 import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
+import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.workshop.edit.Latest;
 import tinperch.solid.view.FeatureEdges;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
-final class SurroundingsPanel extends VBox {
+final class SurroundingsPanel extends Column implements View {
+    private static final long QUIET_MS = 60;
     private static final int PLACES = 60;
 
     private final Desk desk;
     private final String machineId;
     private final SpaceViews views;
-    private final VBox strips = new VBox(4);
+    private final VBox strips = new Column(4);
     private final Turntable table;
     private final ShapeShelf shelf;
-    private final Latest gaps = new Latest("gaps", Platform::runLater);
+    private final Latest measuring = new Latest("gaps", Platform::runLater);
     private Map<String, Shape> shapes = Map.of();
-    private final Label tightest = Ui.id(Ui.text("", "strong"), "space-tightest");
-    private final VBox list = new VBox(2);
+    private Gaps gaps = new Gaps(Surroundings.NONE);
+    private final List<Neighbour> solids = new ArrayList<>();
+    private final List<FeatureEdges.Edge> edges = new ArrayList<>();
+    private Mesh gathered;
+    private int[] firstPoint;
+    private int[] firstFace;
+    private Bounds reach;
+    private final Map<String, List<Vec3>> holes = new HashMap<>();
+    private final Label tightest = Ui.id(Ui.label("", "strong"), "space-tightest");
+    private final VBox list = new Column(2);
     private final NeighbourForm form = new NeighbourForm();
+    private final SitesPanel sites = new SitesPanel(this::edit, this::choose);
     private final AxesEditor axes = new AxesEditor(this::edit);
     private final GridPane columns = new GridPane();
-    private final VBox start = new VBox(8);
+    private final VBox start = new Column(8);
     private final Map<String, Double> pose = new HashMap<>();
     private final Map<String, TravelStrip> byAxis = new LinkedHashMap<>();
     private final Map<String, Label> positions = new HashMap<>();
@@ -87,8 +102,8 @@ final class SurroundingsPanel extends VBox {
         table = new Turntable(desk.theme(), "zones", feature -> choose(feature.strip()));
         table.setPrefHeight(250);
         table.setMinHeight(200);
-        VBox left = new VBox(6, views, tightest, strips, axes.folded());
-        VBox right = new VBox(8, table, Ui.label("Neighbours", "column"), list, form);
+        VBox left = new Column(6, views, new StillLabel(tightest, 1), strips, axes.folded());
+        VBox right = new Column(8, table, Ui.label("Neighbours", "column"), list, form, sites);
         columns.addRow(0, left, right);
         GridPane.setValignment(left, VPos.TOP);
         GridPane.setValignment(right, VPos.TOP);
@@ -109,11 +124,13 @@ final class SurroundingsPanel extends VBox {
         }
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Surroundings now = machine().surroundings();
         Map<String, Shape> made = shelf.of(machine());
         if (now == shown && made.equals(shapes)) {
             form.refresh(machine());
+            sites.refresh(machine());
             return;
         }
         shapes = made;
@@ -133,7 +150,14 @@ final class SurroundingsPanel extends VBox {
             list.getChildren().add(Ui.text("Only what matters: mounting points and whatever sticks out.", "faint"));
         }
         axes.refresh(now);
+        sites.refresh(machine());
+        holes.clear();
+        now.sites().forEach(x -> holes.put(x.id(), x.holes(machine().sheet(x.sheetId()).map(Sheet::pattern)
+                .flatMap(MeasuredPattern::of))));
         form.refresh(machine());
+        gaps = new Gaps(now, shapes);
+        reach = now.reach().orElse(null);
+        gather();
         move();
     }
 
@@ -147,14 +171,17 @@ final class SurroundingsPanel extends VBox {
             });
             HBox.setHgrow(strip, Priority.ALWAYS);
             Label position = Ui.id(Ui.label("", "faint"), "position-" + a.name());
-            position.setMinWidth(66);
+            StillLabel still = new StillLabel(position, 1);
+            still.setMinWidth(66);
+            still.setPrefWidth(66);
+            still.setMaxHeight(18);
             byAxis.put(a.name(), strip);
             positions.put(a.name(), position);
             CommitField from = end(a.name(), "from", a.fromMm());
             CommitField to = end(a.name(), "to", a.toMm());
             Label name = Ui.label(a.name(), "strong");
             name.setMinWidth(14);
-            HBox row = new HBox(8, name, position, from, strip, to);
+            HBox row = new HBox(8, name, still, from, strip, to);
             row.setAlignment(Pos.CENTER_LEFT);
             strips.getChildren().addAll(row, from.complaint(), to.complaint());
         }
@@ -182,59 +209,83 @@ final class SurroundingsPanel extends VBox {
         return id + " ";
     }
 
-    /** The neighbours where they stand; zones can be seen through. */
-    private void showTable() {
-        List<Mesh> solids = new ArrayList<>();
-        List<Vec3> shifts = new ArrayList<>();
+    /** All that is solid as one mesh with the axes at zero, to be shifted as they move. */
+    private void gather() {
+        List<Mesh> meshes = new ArrayList<>();
         List<String> names = new ArrayList<>();
-        List<Mesh> zones = new ArrayList<>();
+        List<Integer> points = new ArrayList<>();
+        List<Integer> faces = new ArrayList<>();
+        solids.clear();
+        edges.clear();
+        int point = 0;
+        int face = 0;
         for (Neighbour n : shown.neighbours()) {
-            Mesh m = shapes.get(n.id()).drawn();
-            Vec3 shift = shown.shift(n.group(), pose);
-            if (n.kind() == Neighbour.Kind.SOLID || n.kind() == Neighbour.Kind.HOT || n.kind() == Neighbour.Kind.CABLE) {
-                solids.add(m);
-                shifts.add(shift);
-                names.add(feature(n.id()));
-            } else {
-                zones.add(Mesh.gathered(List.of(m), List.of(shift), List.of(n.id())));
+            if (isZone(n)) {
+                continue;
             }
+            Shape shape = shapes.get(n.id());
+            Mesh m = shape.drawn();
+            int before = point;
+            shape.edges().forEach(e -> edges.add(e.moved(before, feature(n.id()))));
+            solids.add(n);
+            meshes.add(m);
+            names.add(feature(n.id()));
+            points.add(point);
+            faces.add(face);
+            point += m.pointCount();
+            face += m.faces().size();
         }
-        Mesh all = Mesh.gathered(solids, shifts, names);
-        if (all.triangleCount() == 0) {
+        gathered = Mesh.gathered(meshes, java.util.Collections.nCopies(meshes.size(), Vec3.ZERO), names);
+        firstPoint = points.stream().mapToInt(Integer::intValue).toArray();
+        firstFace = faces.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /** Zones are seen through. */
+    private static boolean isZone(Neighbour n) {
+        return !n.isMatter() && n.kind() != Neighbour.Kind.CABLE;
+    }
+
+    private void showTable() {
+        if (gathered.triangleCount() == 0) {
             table.show(null, List.of(), List.of(), null);
-        } else {
-            table.show(all, FeatureEdges.of(all), zones, shown.reach().orElseThrow());
+            return;
         }
+        List<Mesh> zones = shown.neighbours().stream().filter(SurroundingsPanel::isZone).map(n -> Mesh.gathered(
+                List.of(shapes.get(n.id()).drawn()), List.of(shown.shift(n.group(), pose)), List.of(n.id()))).toList();
+        table.showMoving(gathered.partsMoved(firstPoint, firstFace, solids.stream().map(n -> shown.shift(n.group(), pose)).toList()),
+                edges, zones, reach);
     }
 
     /** A downloaded model has been unpacked. */
     private void reshape() {
         shapes = shelf.of(machine());
+        gaps = new Gaps(shown, shapes);
+        gather();
         move();
     }
 
     /** Boxes are told at once and exactly; where other shapes stand too, their gaps follow from the background. */
     private void move() {
-        views.show(shown, shapes, pose, chosen);
+        views.show(shown, shapes, holes, pose, chosen);
         showTable();
-        Gaps exact = new Gaps(shown, shapes);
         byAxis.forEach((name, strip) -> {
             double at = position(name);
-            strip.show(shown.axis(name).orElseThrow(), at, shown.gapsAlong(name, pose, PLACES));
+            strip.show(shown.axis(name).orElseThrow(), at, gaps.boxesAlong(name, pose, PLACES));
             positions.get(name).setText(Quantity.mm(Math.round(at * 10) / 10.0));
         });
-        tell(shown.tightest(pose));
-        if (exact.matter()) {
+        tell(gaps.betweenBoxes(pose));
+        if (gaps.hasShapes()) {
+            Gaps now = gaps;
             Map<String, Double> here = new HashMap<>(pose);
             List<String> names = List.copyOf(byAxis.keySet());
-            gaps.ask(ticket -> {
-                Optional<Surroundings.Gap> tightest = exact.tightest(here);
+            measuring.askWhenQuiet(QUIET_MS, ticket -> {
+                Optional<Gaps.Gap> tightest = now.betweenShapes(here);
                 ticket.deliver(() -> tell(tightest));
                 for (String name : names) {
                     if (!ticket.counts()) {
                         return;
                     }
-                    List<OptionalDouble> along = exact.along(name, here, PLACES);
+                    List<OptionalDouble> along = now.shapesAlong(name, here, PLACES, ticket::counts);
                     ticket.deliver(() -> byAxis.get(name).show(shown.axis(name).orElseThrow(), position(name), along));
                 }
             });
@@ -246,7 +297,7 @@ final class SurroundingsPanel extends VBox {
         return a.within(pose.getOrDefault(axis, a.homeMm()));
     }
 
-    private void tell(Optional<Surroundings.Gap> gap) {
+    private void tell(Optional<Gaps.Gap> gap) {
         tightest.setText(gap.map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
                 : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
     }
@@ -256,8 +307,9 @@ final class SurroundingsPanel extends VBox {
         choose(neighbourId);
     }
 
-    void leave() {
-        gaps.cancel();
+    @Override
+    public void leave() {
+        measuring.cancel();
     }
 
     private Node row(Neighbour n) {
@@ -277,12 +329,12 @@ final class SurroundingsPanel extends VBox {
     private void choose(String id) {
         chosen = id;
         form.take(shown.neighbours().stream().filter(n -> n.id().equals(id)).findFirst().orElse(null));
-        views.show(shown, shapes, pose, chosen);
+        views.show(shown, shapes, holes, pose, chosen);
         table.light(id.isEmpty() ? "" : feature(id));
     }
 
     /** One neighbour in a few fields: a new one, or the one chosen. */
-    private final class NeighbourForm extends VBox {
+    private final class NeighbourForm extends Column {
         private final TextField name = Ui.id(new TextField(), "neighbour-name");
         private final ComboBox<String> kind = choice("neighbour-kind");
         private final ComboBox<String> form = choice("neighbour-form");

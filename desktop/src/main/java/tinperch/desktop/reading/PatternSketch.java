@@ -31,8 +31,8 @@ final class PatternSketch extends Region {
         this.theme = theme;
         canvas.setManaged(false);
         getChildren().add(canvas);
-        setPrefSize(340, 230);
-        setMinSize(240, 120);
+        setPrefSize(200, 230);
+        setMinSize(180, 120);
         theme.paletteProperty().addListener(new javafx.beans.value.WeakChangeListener<>(repaint));
     }
 

@@ -20,6 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.look.Theme;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.measure.HolePair;
 import tinperch.measure.Jaw;
@@ -37,9 +38,9 @@ final class PatternView implements SheetSide {
     private static final String ALONE = "nothing";
 
     private final GridPane grid = new GridPane();
-    private final VBox left = new VBox(6);
+    private final VBox left = new Column(6);
     private final PatternSketch sketch;
-    private final VBox verdict = new VBox(6);
+    private final VBox verdict = new Column(6);
     private final ComboBox<String> against = Ui.id(new ComboBox<>(), "compare-with");
     private final VBox side;
     private final Map<String, ReadingCell> cells = new LinkedHashMap<>();
@@ -75,7 +76,7 @@ final class PatternView implements SheetSide {
             centres.put(p, Ui.id(Ui.label("", "number"), "centre-" + p));
             holes.put(p, Ui.id(Ui.label("", "number"), "hole-" + p));
         }
-        grid.setHgap(12);
+        grid.setHgap(8);
         grid.setVgap(5);
         HBox way = new HBox(6, Ui.label("read", "field-label"), overEdges, fromCentres);
         way.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
@@ -85,7 +86,7 @@ final class PatternView implements SheetSide {
         compare.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         against.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(against, Priority.ALWAYS);
-        side = new VBox(6, sketch, compare, verdict);
+        side = new Column(6, sketch, compare, verdict);
         VBox.setVgrow(sketch, Priority.ALWAYS);
     }
 
@@ -117,8 +118,8 @@ final class PatternView implements SheetSide {
         grid.getColumnConstraints().clear();
         ColumnConstraints jaw = new ColumnConstraints();
         jaw.setHgrow(Priority.ALWAYS);
-        jaw.setMinWidth(150);
-        grid.getColumnConstraints().addAll(new ColumnConstraints(100), jaw, jaw, new ColumnConstraints(118), new ColumnConstraints(70));
+        jaw.setMinWidth(144);
+        grid.getColumnConstraints().addAll(new ColumnConstraints(90), jaw, jaw, new ColumnConstraints(108), new ColumnConstraints(46));
         Label[] heads = byCentres
                 ? new Label[] {Ui.label("Centre to centre, mm", "column"), Ui.label("Across one hole, mm", "column")}
                 : new Label[] {Ui.label("Outside to outside, mm", "column"), Ui.label("Inside to inside, mm", "column")};

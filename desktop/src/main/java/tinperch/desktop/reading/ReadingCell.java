@@ -20,6 +20,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.measure.Reading;
 import tinperch.measure.Spread;
@@ -32,7 +33,7 @@ import tinperch.quantity.Unit;
  * are all it takes, so calipers that type work as they are. A chip clicked on opens for a correction, which keeps the old
  * value, for a note, or to be left out.
  */
-public final class ReadingCell extends VBox {
+public final class ReadingCell extends Column {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
 
     /** What simulated calipers read where nothing was read before. */
@@ -47,7 +48,7 @@ public final class ReadingCell extends VBox {
     private final Label summary = Ui.label("", "faint");
     private final FlowPane chips = new FlowPane(4, 3);
     private final Label complaint = Ui.text("", "complaint");
-    private final VBox editor = new VBox(3);
+    private final VBox editor = new Column(3);
     private List<Reading> list = List.of();
     private int open = -1;
 

@@ -19,6 +19,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
 import tinperch.desktop.View;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -33,8 +34,8 @@ public final class ReadingsPane extends BorderPane implements View {
     private final Supplier<List<Entry>> entries;
     private final FlowPane tabs = new FlowPane(6, 6);
     private final ToggleGroup group = new ToggleGroup();
-    private final VBox left = new VBox(8);
-    private final VBox right = new VBox(6);
+    private final VBox left = new Column(8);
+    private final VBox right = new Column(6);
     private final CommitField name;
     private final Button add = Ui.id(Ui.button("New sheet", "mdi2p-plus", () -> open("")), "new-sheet");
     private final Button remove = Ui.id(Ui.button("Remove sheet", null, this::remove), "remove-sheet");
@@ -67,7 +68,9 @@ public final class ReadingsPane extends BorderPane implements View {
         tabs.setRowValignment(javafx.geometry.VPos.CENTER);
         left.getStyleClass().add("panel");
         right.getStyleClass().add("panel");
-        right.prefWidthProperty().bind(widthProperty().multiply(0.3));
+        left.setMinWidth(0);
+        right.setMinWidth(0);
+        right.prefWidthProperty().bind(widthProperty().multiply(0.28));
         setCenter(left);
         setRight(right);
         BorderPane.setMargin(right, new Insets(0, 0, 0, 14));
@@ -105,7 +108,12 @@ public final class ReadingsPane extends BorderPane implements View {
         if (!scrolls) {
             tabs.getChildren().add(Ui.whole(Ui.label("Readings", "section")));
         }
+        boolean ofMachine = all.isEmpty() || all.get(0).remove() != null;
         for (Entry e : all) {
+            if (!ofMachine && e.remove() != null) {
+                ofMachine = true;
+                tabs.getChildren().add(Ui.whole(Ui.label("on the machine", "field-label")));
+            }
             ToggleButton t = Ui.id(new ToggleButton(e.sheet().name()), "sheet-" + e.key());
             t.setToggleGroup(group);
             t.setSelected(e.key().equals(key));
@@ -169,7 +177,7 @@ public final class ReadingsPane extends BorderPane implements View {
         for (SheetKind k : SheetKind.ALL) {
             SheetPicture p = new SheetPicture(desk.theme(), k);
             p.setPrefSize(96, 67);
-            VBox card = new VBox(2, p, Ui.label(k.label()));
+            VBox card = new Column(2, p, Ui.label(k.label()));
             card.setAlignment(javafx.geometry.Pos.CENTER);
             Button b = Ui.id(new Button(null, card), "choose-" + k.kind());
             b.getStyleClass().add("sheet-card");

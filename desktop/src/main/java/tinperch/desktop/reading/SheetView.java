@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.look.Theme;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.measure.sheet.Outcome;
 import tinperch.measure.sheet.Sheet;
@@ -24,7 +25,7 @@ final class SheetView implements SheetSide {
     private final SheetKind kind;
     private final GridPane grid = new GridPane();
     private final SheetPicture picture;
-    private final VBox outcomes = new VBox(5);
+    private final VBox outcomes = new Column(5);
     private final VBox side;
     private final Map<String, ReadingCell> cells = new LinkedHashMap<>();
     private Entry entry;
@@ -32,10 +33,10 @@ final class SheetView implements SheetSide {
     SheetView(Theme theme, SheetKind kind) {
         this.kind = kind;
         picture = new SheetPicture(theme, kind);
-        picture.setPrefSize(340, 220);
-        picture.setMinSize(200, 130);
+        picture.setPrefSize(200, 220);
+        picture.setMinSize(160, 130);
         picture.setMaxHeight(260);
-        side = new VBox(8, picture, outcomes);
+        side = new Column(8, picture, outcomes);
         VBox.setVgrow(picture, Priority.SOMETIMES);
         grid.setHgap(12);
         grid.setVgap(5);

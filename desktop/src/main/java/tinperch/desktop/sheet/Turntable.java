@@ -3,6 +3,7 @@ package tinperch.desktop.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
@@ -14,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import javafx.util.Duration;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
@@ -53,6 +55,8 @@ public final class Turntable extends Region {
     private double zoom = 1;
     private double lastX;
     private double lastY;
+    private final PauseTransition atRest = new PauseTransition(Duration.millis(180));
+    private boolean rough;
     private boolean dragging;
     private boolean moved;
 
@@ -88,6 +92,10 @@ public final class Turntable extends Region {
         depth.visibleProperty().bind(axes.selectedToggleProperty().isNotNull());
         depth.managedProperty().bind(depth.visibleProperty());
         getChildren().addAll(view, tools);
+        atRest.setOnFinished(e -> {
+            rough = false;
+            draw();
+        });
         setFocusTraversable(true);
         setAccessibleText("The part on a turntable");
         Ui.tip(this, "Drag or use the arrow keys to turn, the wheel to come nearer, double-click to reset; "
@@ -179,6 +187,13 @@ public final class Turntable extends Region {
         draw();
     }
 
+    /** Shows a mesh in motion: drawn roughly now, finely once it has come to rest. */
+    public void showMoving(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        rough = true;
+        atRest.playFromStart();
+        show(next, nextEdges, seenThrough, around);
+    }
+
     public void light(String feature) {
         lit = feature;
         draw();
@@ -205,7 +220,7 @@ public final class Turntable extends Region {
 
     /** Draws again, after the size or the colours changed. */
     public void draw() {
-        int scale = dragging ? 1 : STILL;
+        int scale = dragging || rough ? 1 : STILL;
         int w = (int) getWidth() * scale;
         int h = (int) getHeight() * scale;
         if (w < 20 || h < 20) {

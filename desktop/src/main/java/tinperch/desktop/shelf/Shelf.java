@@ -1,7 +1,9 @@
 package tinperch.desktop.shelf;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -24,6 +26,7 @@ public final class Shelf extends VBox {
 
     private final Desk desk;
     private final VBox cards = new VBox(6);
+    private final Map<String, Card> made = new HashMap<>();
     private final Button drawer;
 
     public Shelf(Desk desk) {
@@ -50,7 +53,13 @@ public final class Shelf extends VBox {
         cards.getChildren().clear();
         String here = desk.machine().map(Machine::id).orElse("");
         for (Machine m : desk.state().machines()) {
-            cards.getChildren().add(card(m, m.id().equals(here)));
+            boolean chosen = m.id().equals(here);
+            Card known = made.get(m.id());
+            if (known == null || known.machine != m || known.chosen != chosen || !known.day.equals(LocalDate.now())) {
+                known = new Card(m, chosen, LocalDate.now(), card(m, chosen));
+                made.put(m.id(), known);
+            }
+            cards.getChildren().add(known.node);
             if (m.id().equals(here)) {
                 List<Upgrade> upgrades = desk.state().upgradesOf(m.id());
                 upgrades.forEach(u -> cards.getChildren().add(upgrade(u)));
@@ -58,6 +67,9 @@ public final class Shelf extends VBox {
         }
         drawer.pseudoClassStateChanged(CHOSEN, desk.place() instanceof Desk.Place.AtDrawer);
     }
+
+    /** A card as it was made; made anew when what it shows is another. */
+    private record Card(Machine machine, boolean chosen, LocalDate day, Node node) {}
 
     private Node card(Machine m, boolean chosen) {
         Label state = new Label(m.state().label(), Ui.icon(icon(m.state())));

@@ -19,6 +19,7 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import tinperch.desktop.Desk;
+import tinperch.desktop.Places;
 import tinperch.desktop.Station;
 import tinperch.desktop.TinPerchApp;
 import tinperch.part.PartDesign;
@@ -84,6 +85,11 @@ public final class Shots {
             ((Button) find("#fit-open")).fire();
             Platform.runLater(() -> scrollTo(find("#book-day")));
         });
+        detail("ruff", () -> desk.goTo(desk.state().machine("ruff").orElseThrow()));
+        detail("ruff-space", () -> scrollTo(find("#space-views")));
+        detail("ruff-sites", () -> scrollTo(find("#site-name")));
+        detail("curlew", () -> desk.goTo(desk.state().machine("curlew").orElseThrow()));
+        detail("curlew-models", () -> scrollTo(find("#models")));
         detail("avocet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
         step("surroundings", () -> {
             find("#travel-x").fireEvent(new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_PRESSED, "", "",
@@ -154,6 +160,9 @@ public final class Shots {
     }
 
     private static Node search(Node n, String id) {
+        if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
+            return null;
+        }
         if (id.equals(n.getId())) {
             return n;
         }

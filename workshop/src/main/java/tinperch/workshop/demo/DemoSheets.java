@@ -65,7 +65,7 @@ final class DemoSheets {
 
     private static Machine ruff(Machine m) {
         DemoSheets d = new DemoSheets(m, 34, LocalDateTime.of(2026, 3, 14, 15, 0));
-        d.sheet("ruff-frame", "diagonals", "frame", 2, "bottom", 700, "left", 640, "falling", 946.9, "rising", 950, "top", 700.4, "right", 640.2);
+        d.sheet("ruff-frame", "diagonals", "frame", 1, "bottom", 700, "left", 640, "falling", 946.9, "rising", 950, "top", 700.4, "right", 640.2);
         d.sheet("ruff-profile", "profile", "frame profile", 2, "width", 20.02, "height", 20.0, "slot", 6.1);
         d.sheet("ruff-stud", "stud", "leg stud", 2, "diameter", 7.86, "ten", 12.5, "length", 24);
         PatternSheet towers = new DemoReadings(35, LocalDateTime.of(2026, 3, 14, 16, 0)).sheet("left tower",

@@ -6,6 +6,7 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
 import tinperch.machine.StartingFrames;
+import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
@@ -41,6 +42,8 @@ final class DemoSurroundings {
         box("bed", "bed", Kind.HOT, -5, 115, -8, 240, 240, 8, 5, 90);
         rod("bed cable", "bed", Kind.CABLE, 110, 355, -30, 12, 60, 12, "y", 5);
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
+        site("carriage front", "carriage", 0, 120, 46, Vec3.Y.times(-1), 0.3, "");
+        site("left upright, outer face", "", -62, 148, 260, Vec3.X.times(-1), 0.8, "");
         box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
         space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(24, 92, 12),
@@ -76,6 +79,7 @@ final class DemoSurroundings {
         profile("right rail", -40, 640, -20, 600, 20, 20, "x");
         space = space.with(new Neighbour("n" + ++number, "left tower", "left carriage", Kind.SOLID, Form.PLATE, new Vec3(-30, -36, 6),
                 new Vec3(60, 30, 50), "y", 3, 0, "ruff-left-tower", 0));
+        site("left tower, inner face", "left carriage", 0, -6, 31, Vec3.Y, 0.4, "ruff-left-tower");
         box("right tower", "right carriage", Kind.SOLID, -30, 606, 6, 60, 30, 50, 3, 0);
         box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
@@ -90,6 +94,10 @@ final class DemoSurroundings {
     private void profile(String name, double x, double y, double z, double w, double d, double h, String along) {
         space = space.with(new Neighbour("n" + ++number, name, "", Kind.SOLID, Form.PROFILE, new Vec3(x, y, z), new Vec3(w, d, h),
                 along, 3, 0));
+    }
+
+    private void site(String name, String group, double x, double y, double z, Vec3 facing, double half, String sheet) {
+        space = space.with(new Site("s" + ++number, name, group, new Vec3(x, y, z), facing, 0, half, sheet));
     }
 
     private void rod(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h, String along,

@@ -56,7 +56,7 @@ public final class DemoWorkshop {
             case "avocet" -> m.withBuild(new Machine.Space(235, 235, 250)).inPiecesFor("avocet-blower");
             case "turnstone" -> m.withBuild(new Machine.Space(120, 120, 120));
             case "curlew" -> m.withBuild(new Machine.Space(300, 300, 320));
-            default -> m;
+            default -> m.withBuild(new Machine.Space(500, 640, 300)).withUsable(new Machine.Space(480, 600, 280));
         }).toList();
     }
 

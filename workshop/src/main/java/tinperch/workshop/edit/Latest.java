@@ -56,6 +56,21 @@ public final class Latest implements AutoCloseable {
         });
     }
 
+    /** The same once nothing newer has been asked for during some time: for what is asked many times while a hand moves. */
+    public void askWhenQuiet(long quietMs, Consumer<Ticket> work) {
+        ask(ticket -> {
+            try {
+                Thread.sleep(quietMs);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return;
+            }
+            if (ticket.counts()) {
+                work.accept(ticket);
+            }
+        });
+    }
+
     /** Makes every answer still to come stale. */
     public void cancel() {
         newest.incrementAndGet();

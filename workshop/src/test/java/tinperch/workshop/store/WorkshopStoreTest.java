@@ -70,8 +70,10 @@ public class WorkshopStoreTest extends TempFolder {
             for (String table : List.of("upgrade", "revision")) {
                 s.execute("UPDATE " + table + " SET body = replace(body, '\"value\":', '\"valueMm\":')");
             }
-            s.execute("UPDATE machine SET body = json_remove(body, '$.sheets', '$.buildMm', '$.enclosed', '$.inPiecesFor', '$.book.hours')");
-            s.execute("DELETE FROM flyway_schema_history WHERE version = '2'");
+            s.execute("UPDATE machine SET body = json_remove(body, '$.sheets', '$.buildMm', '$.enclosed', '$.inPiecesFor', '$.models', "
+                    + "'$.surroundings.sites', '$.book.hours')");
+            s.execute("DROP TABLE mesh");
+            s.execute("DELETE FROM flyway_schema_history WHERE version > '1'");
         }
         try (WorkshopStore s = WorkshopStore.open(file())) {
             assertTrue(s.notice().isEmpty(), s.notice().toString());

@@ -1,0 +1,181 @@
+package tinperch.desktop.machine;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tinperch.desktop.look.Column;
+import tinperch.desktop.look.Ui;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Group;
+import tinperch.machine.space.Site;
+import tinperch.machine.space.Surroundings;
+import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.Sheet;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.QuantityException;
+import tinperch.quantity.Unit;
+import tinperch.solid.Vec3;
+
+/** Where parts mount: a list, and a few fields for a new site or the one chosen. */
+final class SitesPanel extends Column {
+    private static final String STILL = "stands still";
+    private static final String NO_SHEET = "holes not read";
+
+    private final BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit;
+    private final Consumer<String> picked;
+    private final VBox list = new Column(2);
+    private final TextField name = Ui.id(new TextField(), "site-name");
+    private final ComboBox<String> group = Ui.id(new ComboBox<>(), "site-group");
+    private final ComboBox<String> facing = Ui.id(new ComboBox<>(), "site-facing");
+    private final ComboBox<String> sheet = Ui.id(new ComboBox<>(), "site-sheet");
+    private final TextField[] at = {field("site-at-x", "x"), field("site-at-y", "y"), field("site-at-z", "z")};
+    private final TextField known = field("site-known", "± mm");
+    private final Label complaint = Ui.id(Ui.text("", "complaint"), "site-complaint");
+    private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "site-put");
+    private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "site-remove");
+    private final Map<String, String> sheetIds = new LinkedHashMap<>();
+    private Machine machine;
+    private Site editing;
+
+    /**
+     * @param edit makes an edit of the surroundings or answers why not
+     * @param picked told the id of the site clicked on
+     */
+    SitesPanel(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Consumer<String> picked) {
+        super(5);
+        this.edit = edit;
+        this.picked = picked;
+        name.setPromptText("where a part mounts, such as carriage front");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        facing.getItems().setAll(Ways.words());
+        facing.setValue("to the front");
+        sheet.setMaxWidth(180);
+        put.getStyleClass().add("accent");
+        Label middle = Ui.label("middle of its holes", "faint");
+        middle.setMinWidth(110);
+        HBox place = new HBox(6, middle, at[0], at[1], at[2], known);
+        place.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(Ui.label("Sites", "column"), list, new HBox(6, name, group), new HBox(6, facing, sheet), place,
+                new HBox(6, put, remove), complaint);
+        for (TextField f : new TextField[] {name, at[2], known}) {
+            f.setOnAction(e -> put());
+        }
+        complain("");
+    }
+
+    private static TextField field(String id, String prompt) {
+        TextField f = Ui.id(new TextField(), id);
+        f.setPromptText(prompt);
+        f.setPrefColumnCount(5);
+        return f;
+    }
+
+    void refresh(Machine m) {
+        machine = m;
+        list.getChildren().clear();
+        for (Site s : m.surroundings().sites()) {
+            list.getChildren().add(row(s));
+        }
+        if (m.surroundings().sites().isEmpty()) {
+            list.getChildren().add(Ui.text("Faces with holes that parts are screwed to.", "faint"));
+        }
+        String was = group.getValue();
+        group.getItems().setAll(STILL);
+        m.surroundings().groups().stream().map(Group::name).forEach(group.getItems()::add);
+        group.setValue(was != null && group.getItems().contains(was) ? was : STILL);
+        sheetIds.clear();
+        m.sheets().stream().filter(Sheet::isPattern).forEach(s -> sheetIds.put(s.name(), s.id()));
+        String held = sheet.getValue();
+        sheet.getItems().setAll(NO_SHEET);
+        sheet.getItems().addAll(sheetIds.keySet());
+        sheet.setValue(held != null && sheet.getItems().contains(held) ? held : NO_SHEET);
+        take(editing == null ? null : m.surroundings().sites().stream().filter(s -> s.id().equals(editing.id())).findFirst().orElse(null));
+    }
+
+    private Button row(Site s) {
+        Optional<MeasuredPattern> pattern = machine.sheet(s.sheetId()).map(Sheet::pattern).flatMap(MeasuredPattern::of);
+        Label what = Ui.label(s.name());
+        what.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        Label where = Ui.whole(Ui.label(pattern.map(p -> "holes Ø " + Quantity.plain(p.diameterMm(), Unit.MM) + " · ").orElse("") + "± "
+                + Quantity.mm(s.holeHalfWidthMm(pattern)) + " · " + (s.group().isEmpty() ? STILL : s.group()), "faint"));
+        Button b = Ui.id(new Button(null, new HBox(8, what, where)), "site-" + s.id());
+        b.getStyleClass().addAll("upgrade-row", "neighbour-row");
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setAccessibleText(s.name());
+        Ui.tip(b, s.name() + " faces " + Ways.words(s.facing()) + "; the places of its holes are known to ± "
+                + Quantity.mm(s.holeHalfWidthMm(pattern)) + " (95 %)");
+        b.setOnAction(e -> {
+            take(s);
+            picked.accept(s.id());
+        });
+        return b;
+    }
+
+    private void take(Site s) {
+        boolean same = editing != null && s != null && editing.equals(s);
+        editing = s;
+        put.setText(s == null ? "Add it" : "Change it");
+        remove.setVisible(s != null);
+        if (s == null || same) {
+            return;
+        }
+        complain("");
+        name.setText(s.name());
+        group.setValue(s.group().isEmpty() ? STILL : s.group());
+        facing.setValue(Ways.words(s.facing()));
+        sheet.setValue(sheetIds.entrySet().stream().filter(e -> e.getValue().equals(s.sheetId())).map(Map.Entry::getKey).findFirst()
+                .orElse(NO_SHEET));
+        double[] p = {s.at().x(), s.at().y(), s.at().z()};
+        for (int i = 0; i < 3; i++) {
+            at[i].setText(Quantity.plain(p[i], Unit.MM));
+        }
+        known.setText(Quantity.mm(s.halfWidthMm()));
+    }
+
+    private void put() {
+        try {
+            Vec3 place = new Vec3(Quantity.parse(at[0].getText(), Unit.MM), Quantity.parse(at[1].getText(), Unit.MM),
+                    Quantity.parse(at[2].getText(), Unit.MM));
+            double half = known.getText().isBlank() ? 0.5 : Quantity.parse(known.getText(), Unit.MM);
+            Vec3 way = Ways.of(facing.getValue()) == null ? editing.facing() : Ways.of(facing.getValue());
+            Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
+                    STILL.equals(group.getValue()) ? "" : group.getValue(), place, way, editing == null ? 0 : editing.turnDeg(), half,
+                    sheetIds.getOrDefault(sheet.getValue(), ""));
+            boolean fresh = editing == null;
+            Optional<String> why = edit.apply((fresh ? "add site " : "change site ") + s.name(), x -> x.with(s));
+            complain(why.orElse(""));
+            if (why.isEmpty() && fresh) {
+                for (TextField f : List.of(name, at[0], at[1], at[2], known)) {
+                    f.clear();
+                }
+                name.requestFocus();
+            }
+        } catch (QuantityException e) {
+            complain(e.getMessage());
+        }
+    }
+
+    private void remove() {
+        Site s = editing;
+        editing = null;
+        edit.apply("remove site " + s.name(), x -> x.withoutSite(s.id()));
+    }
+
+    private void complain(String why) {
+        complaint.setText(why);
+        complaint.setManaged(!why.isEmpty());
+    }
+}
