@@ -38,6 +38,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import tinperch.desktop.Desk;
 import tinperch.desktop.Places;
 import tinperch.desktop.TinPerchApp;
+import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
 import tinperch.machine.StartingFrames;
 import tinperch.machine.book.Book;
@@ -217,7 +218,7 @@ public class MachineSpeed {
             if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
                 return null;
             }
-            if (id.equals(n.getId())) {
+            if (id.equals(Ui.idOf(n))) {
                 return n;
             }
             if (n instanceof Parent p) {

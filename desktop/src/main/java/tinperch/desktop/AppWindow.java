@@ -121,7 +121,7 @@ final class AppWindow extends BorderPane {
         text.setMaxWidth(Double.MAX_VALUE);
         Button away = unsaved != null ? Ui.button("Try again", "mdi2r-refresh", () -> desk.workshop().retrySave())
                 : Ui.button("Put away", "mdi2c-close", () -> desk.noticeProperty().set(null));
-        away.setId("notice-away");
+        Ui.id(away, "notice-away");
         away.setMinWidth(USE_PREF_SIZE);
         noticeBar.getChildren().setAll(Ui.icon(bad ? "mdi2a-alert-outline" : "mdi2c-check"), text, away);
         noticeBar.getStyleClass().remove("notice-bad");

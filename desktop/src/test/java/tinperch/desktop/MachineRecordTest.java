@@ -11,6 +11,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.desktop.machine.StandingSheet;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Surroundings;
 
@@ -59,6 +60,41 @@ public class MachineRecordTest extends WindowTest {
         choose("machine-kind", "Laser cutter");
         assertTrue(stage.getScene().getRoot().lookupAll(".look").stream().anyMatch(n ->
                 ((javafx.scene.control.Label) n).getText().startsWith("Laser: interlocks and eyewear stay on")));
+    }
+
+    @Test
+    public void hoursAreReadFromALog() throws Exception {
+        click("machine-turnstone");
+        java.nio.file.Path log = folder.resolve("counter.csv");
+        java.nio.file.Files.writeString(log, "day,hours\n2026-09-26,188\n2026-10-03,191.5\n2026-10-10,196\n");
+        StandingSheet sheet = sheet();
+        onFx(() -> {
+            sheet.readHours(log);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(text("hours-run"), "196 h");
+        assertEquals(machine("turnstone").book().hoursAt(LocalDate.of(2026, 10, 5)).orElseThrow().hours(), 191.5);
+        java.nio.file.Files.writeString(log, "day,hours\n2026-11-01,150\n");
+        onFx(() -> {
+            sheet.readHours(log);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(text("notice-text").contains("runs forward only"), text("notice-text"));
+        assertEquals(text("hours-run"), "196 h");
+    }
+
+    @Test
+    public void aSettingCarriesWhoAndWhy() throws Exception {
+        click("machine-avocet");
+        type("setting-who", "Jorun");
+        type("setting-why", "ringing on the ribs");
+        type("setting-accel.y", "700");
+        var now = machine("avocet").book().at(LocalDate.now(), "").settings().get("accel.y");
+        assertEquals(now.value(), 700.0);
+        assertEquals(now.by(), "Jorun");
+        assertEquals(now.why(), "ringing on the ribs");
     }
 
     @Test

@@ -7,8 +7,6 @@ import static org.testng.Assert.assertTrue;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
@@ -48,24 +46,10 @@ public class ModelsTest extends WindowTest {
         return file;
     }
 
-    private StandingSheet sheet(Node n) {
-        if (n instanceof StandingSheet s && s.isVisible()) {
-            return s;
-        }
-        if (n instanceof Parent p) {
-            for (Node c : p.getChildrenUnmodifiable()) {
-                StandingSheet s = sheet(c);
-                if (s != null) {
-                    return s;
-                }
-            }
-        }
-        return null;
-    }
-
     private void bringIn(Path file) throws Exception {
+        StandingSheet sheet = sheet();
         onFx(() -> {
-            sheet(stage.getScene().getRoot()).bringIn(file);
+            sheet.bringIn(file);
             return null;
         });
     }
@@ -100,6 +84,8 @@ public class ModelsTest extends WindowTest {
         type(cell(newest("turnstone"), 0), "51.2");
         assertTrue(text("model-verdict-" + m.id()).contains("disagree"), text("model-verdict-" + m.id()));
         click("undo");
+        assertEquals(newest("turnstone").checks().size(), 2, desk.workshop().undoLabel() + " / " + desk.workshop().redoLabel()
+                + newest("turnstone").checks());
         double found = newest("turnstone").checks().get(0).found() * 25.4;
         type(cell(newest("turnstone"), 0), String.valueOf(Math.round(100 * found) / 100.0));
         type(cell(newest("turnstone"), 1), "60.05");
@@ -136,8 +122,13 @@ public class ModelsTest extends WindowTest {
         waitFor(() -> text("model-complaint").contains("ends after 3 bytes"), "no sentence");
         bringIn(folder.resolve("gone.obj"));
         waitFor(() -> text("model-complaint").contains("no file “gone.obj”"), "no sentence");
-        bringIn(inches());
-        press("model-stop");
+        Path file = inches();
+        StandingSheet sheet = sheet();
+        onFx(() -> {
+            sheet.bringIn(file);
+            ((Button) find("model-stop")).fire();
+            return null;
+        });
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(text("model-complaint").contains("Stopped"), text("model-complaint"));
         assertTrue(machine("turnstone").models().isEmpty());

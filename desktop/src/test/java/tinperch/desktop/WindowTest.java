@@ -9,6 +9,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -23,6 +24,8 @@ import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.machine.StandingSheet;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 
@@ -84,14 +87,32 @@ public abstract class WindowTest {
 
     /** The node with an id, or null. Ids hold dots, so this is not a style selector. */
     protected Node find(String id) {
-        return search(stage.getScene().getRoot(), id);
+        if (Platform.isFxApplicationThread()) {
+            return search(stage.getScene().getRoot(), id);
+        }
+        try {
+            return onFx(() -> search(stage.getScene().getRoot(), id));
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    /** The machine's sheet looked at, once all of its panels have been made. */
+    protected StandingSheet sheet() {
+        waitFor(() -> shownSheet() != null && shownSheet().isComplete(), "no machine's sheet is there");
+        return shownSheet();
+    }
+
+    private StandingSheet shownSheet() {
+        return stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(n -> n instanceof StandingSheet && n.isVisible())
+                .map(StandingSheet.class::cast).findFirst().orElse(null);
     }
 
     private static Node search(Node n, String id) {
         if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
             return null;
         }
-        if (id.equals(n.getId())) {
+        if (id.equals(Ui.idOf(n))) {
             return n;
         }
         if (n instanceof Parent p) {
@@ -120,6 +141,9 @@ public abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(n);
         WaitForAsyncUtils.waitForFxEvents();
+        if (id.startsWith("machine-")) {
+            sheet();
+        }
     }
 
     /** Fires a button that may lie outside what is scrolled into view. */

@@ -144,7 +144,12 @@ public final class Workshop implements AutoCloseable {
 
     /** A remembered preference of the interface, such as the theme. */
     public Optional<String> preference(String key) {
-        return store.preference(key);
+        try {
+            return store.preference(key);
+        } catch (StoreFault e) {
+            LOG.warn("A preference could not be read", e);
+            return Optional.empty();
+        }
     }
 
     public void setPreference(String key, String value) {

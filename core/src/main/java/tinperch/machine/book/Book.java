@@ -264,6 +264,17 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         return new Book(since, components, settings, loadouts, redone, plus(hours, h));
     }
 
+    /** Writes down many counter readings, all or none; days already written down and days before the machine came are passed over. */
+    public Book runAll(List<HoursRun> counters) {
+        Book next = this;
+        for (HoursRun h : counters) {
+            if (!h.on().isBefore(since) && next.hours.stream().noneMatch(o -> o.on().equals(h.on()))) {
+                next = next.run(h);
+            }
+        }
+        return next;
+    }
+
     /** What the hour counter showed last up to a day. */
     public Optional<HoursRun> hoursAt(LocalDate day) {
         return hours.stream().filter(h -> !h.on().isAfter(day)).reduce((a, b) -> b);

@@ -27,9 +27,9 @@ public final class CommitField extends VBox {
     public CommitField(String id, String text, Function<String, Optional<String>> commit) {
         this.commit = commit;
         this.good = text;
-        field.setId(id);
+        Ui.id(field, id);
         field.setText(text);
-        complaint.setId(id + "-complaint");
+        Ui.id(complaint, id + "-complaint");
         getStyleClass().add("commit-field");
         getChildren().addAll(field, complaint);
         complain("");

@@ -13,6 +13,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Small ready-made controls, so that all views speak with one voice. */
 public final class Ui {
+    private static final String ID = "tinperch id";
     private static final String TIP = "tinperch tip";
     private static final String MADE = "tinperch tooltip";
 
@@ -76,8 +77,17 @@ public final class Ui {
         return r;
     }
 
+    /**
+     * Names a node so that it can be found. It is no id of JavaFX's: those take part in styling, and hundreds of different ones
+     * make it match every rule anew for every node.
+     */
     public static <T extends Node> T id(T node, String id) {
-        node.setId(id);
+        node.getProperties().put(ID, id);
         return node;
+    }
+
+    /** The name a node was given by {@link #id}; empty when it has none. */
+    public static String idOf(Node node) {
+        return node.getProperties().get(ID) instanceof String id ? id : "";
     }
 }

@@ -57,6 +57,8 @@ final class BookPanel extends Column implements View {
     private final Label loadoutDiffers = Ui.id(Ui.text("", "faint"), "loadout-differs");
     private final GridPane components = table(3, 1);
     private final GridPane settings = table(3, 0);
+    private final TextField who = Ui.id(new TextField(), "setting-who");
+    private final TextField why = Ui.id(new TextField(), "setting-why");
     private final ComboBox<String> newSetting = Ui.id(new ComboBox<>(), "new-setting");
     private final FitForm form;
     private final ToggleButton pin = Ui.id(new ToggleButton("compare from here"), "book-pin");
@@ -96,10 +98,21 @@ final class BookPanel extends Column implements View {
             c.setPercentWidth(share);
             columns.getColumnConstraints().add(c);
         }
+        who.setPromptText("who");
+        who.setPrefColumnCount(7);
+        who.setText(BookEdit.writer(desk));
+        who.focusedProperty().addListener((o, was, is) -> {
+            if (!is && !who.getText().isBlank()) {
+                desk.workshop().setPreference("writer", who.getText().strip());
+            }
+        });
+        why.setPromptText("why, for the changes made next");
+        HBox.setHgrow(why, Priority.ALWAYS);
+        Ui.tip(why, "Written down with every setting changed below; seen when the mouse rests on the setting");
         newSetting.setPromptText("another setting");
         newSetting.setOnAction(e -> addSetting());
         VBox left = new Column(8, Ui.label("Components", "column"), components, form);
-        VBox right = new Column(8, Ui.label("Settings", "column"), settings, newSetting);
+        VBox right = new Column(8, Ui.label("Settings", "column"), new HBox(6, who, why), settings, newSetting);
         columns.addRow(0, left, right);
         GridPane.setValignment(left, VPos.TOP);
         GridPane.setValignment(right, VPos.TOP);
@@ -260,6 +273,7 @@ final class BookPanel extends Column implements View {
             Label name = Ui.id(Ui.label(c.words()), "component-" + c.id());
             name.setMaxWidth(Double.MAX_VALUE);
             Ui.tip(name, (c.loadout().isEmpty() ? "" : book.loadout(c.loadout()).map(Loadout::name).orElse("") + " · ")
+                    + c.replaces().flatMap(book::component).map(o -> "in place of " + o.name() + " · ").orElse("")
                     + "since " + c.on().format(DAY) + (c.by().isEmpty() ? "" : ", " + c.by())
                     + (c.note().isEmpty() ? "" : ": " + c.note()));
             Button off = Ui.id(Ui.button("take off", null, () -> say(BookEdit.make(desk, machineId, "take off " + c.name(),
@@ -315,7 +329,7 @@ final class BookPanel extends Column implements View {
         try {
             double value = Quantity.parse(bare, Unit.COUNT);
             return BookEdit.make(desk, machineId, k.label() + " " + k.show(value), b -> b.set(new SettingChange(BookEdit.freshId(),
-                    k.key(), value, scope(k), day, BookEdit.writer(desk), "")));
+                    k.key(), value, scope(k), day, who.getText().strip(), why.getText().strip())));
         } catch (QuantityException e) {
             return Optional.of(e.getMessage());
         }

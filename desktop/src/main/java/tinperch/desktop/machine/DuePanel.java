@@ -66,7 +66,7 @@ final class DuePanel extends Column {
         result.setOnAction(e -> settle(d, result, complaint, false));
         VBox row = new Column(3, Ui.tip(Ui.label(d.step().label() + where, "strong"), d.step().how()), reason,
                 new HBox(6, result, done, waive), complaint);
-        row.setId("due-" + id);
+        Ui.id(row, "due-" + id);
         return row;
     }
 

@@ -72,7 +72,7 @@ final class ModelsPanel extends Column implements View {
         this.desk = desk;
         this.machineId = machineId;
         this.used = used;
-        setId("models");
+        Ui.id(this, "models");
         getStyleClass().add("panel");
         Button bring = Ui.id(Ui.button("Bring in a model", "mdi2f-file-import-outline", this::choose), "model-import");
         Ui.tip(bring, "STL, OBJ or 3MF; it may also be dropped here");
@@ -161,14 +161,14 @@ final class ModelsPanel extends Column implements View {
         }
         shown = now;
         Node focused = getScene() == null ? null : getScene().getFocusOwner();
-        String id = focused == null ? null : focused.getId();
+        String id = focused == null ? "" : Ui.idOf(focused);
         cards.getChildren().clear();
         for (Model m : now) {
             cards.getChildren().add(card(m));
         }
         // A card made anew keeps the place one was typing at.
-        if (id != null && id.startsWith("reading-model-")) {
-            Platform.runLater(() -> lookupAll(".reading").stream().filter(n -> id.equals(n.getId())).findFirst()
+        if (id.startsWith("reading-model-")) {
+            Platform.runLater(() -> lookupAll(".reading").stream().filter(n -> id.equals(Ui.idOf(n))).findFirst()
                     .ifPresent(Node::requestFocus));
         }
         if (now.isEmpty()) {

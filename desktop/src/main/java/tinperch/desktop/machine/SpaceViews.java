@@ -13,6 +13,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
+import tinperch.desktop.look.Ui;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
@@ -67,7 +68,7 @@ final class SpaceViews extends Region {
     SpaceViews(Theme theme, Consumer<String> picked) {
         this.theme = theme;
         this.picked = picked;
-        setId("space-views");
+        Ui.id(this, "space-views");
         setMinSize(0, 300);
         setPrefSize(560, 500);
         canvas.setManaged(false);

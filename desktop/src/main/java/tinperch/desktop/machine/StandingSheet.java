@@ -1,5 +1,10 @@
 package tinperch.desktop.machine;
 
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayDeque;
@@ -27,6 +32,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import javafx.util.Duration;
 import tinperch.check.Finding;
 import tinperch.check.Word;
@@ -40,6 +46,8 @@ import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
 import tinperch.desktop.reading.ReadingsPane;
 import tinperch.desktop.shelf.Shelf;
+import tinperch.files.FileFault;
+import tinperch.files.log.HoursLog;
 import tinperch.machine.Machine;
 import tinperch.machine.MayPrint;
 import tinperch.machine.book.HoursRun;
@@ -115,7 +123,7 @@ public final class StandingSheet extends ScrollPane implements View {
         later.add(() -> {
             readings = new ReadingsPane(desk, machineId, () -> desk.state().machine(machineId)
                     .map(m -> ReadingsPane.ofMachine(desk, m)).orElse(List.of()), false);
-            readings.setId("readings");
+            Ui.id(readings, "readings");
             add(readings);
         });
         later.add(() -> add(models = new ModelsPanel(desk, machineId, id -> {
@@ -129,6 +137,9 @@ public final class StandingSheet extends ScrollPane implements View {
             add(past);
         });
         next.setOnFinished(e -> {
+            if (getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
+                return;
+            }
             makeNext();
             if (!later.isEmpty()) {
                 next.playFromStart();
@@ -170,6 +181,11 @@ public final class StandingSheet extends ScrollPane implements View {
         return link;
     }
 
+    /** Whether all of its panels are there. */
+    public boolean isComplete() {
+        return later.isEmpty();
+    }
+
     /** Makes whatever has not been made yet. */
     private void makeAll() {
         while (!later.isEmpty()) {
@@ -183,7 +199,7 @@ public final class StandingSheet extends ScrollPane implements View {
     }
 
     /** Brings a downloaded model in, as if its file had been dropped here. */
-    public void bringIn(java.nio.file.Path file) {
+    public void bringIn(Path file) {
         makeAll();
         models.bringIn(file);
     }
@@ -317,7 +333,7 @@ public final class StandingSheet extends ScrollPane implements View {
             f.setMaxWidth(88);
         }
         Label more = Ui.text("", "look");
-        more.setId(id + "-doubt");
+        Ui.id(more, id + "-doubt");
         refreshers.add(() -> {
             boolean larger = machine().usableMm().x() > machine().buildMm().x() || machine().usableMm().y() > machine().buildMm().y()
                     || machine().usableMm().z() > machine().buildMm().z();
@@ -345,9 +361,32 @@ public final class StandingSheet extends ScrollPane implements View {
             f.refresh(h.map(r -> Quantity.show(r.hours(), Unit.HOURS)).orElse("not known"));
             of.setText(h.map(r -> "on " + r.on().format(DAY) + (r.source().isEmpty() ? "" : ", " + r.source())).orElse(""));
         });
-        HBox line = new HBox(8, f, of);
-        line.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
+        Button log = Ui.whole(Ui.id(Ui.button("read a log", null, () -> {
+            FileChooser chooser = new FileChooser();
+            chooser.setTitle("A log with days and hours run");
+            File file = chooser.showOpenDialog(getScene().getWindow());
+            if (file != null) {
+                readHours(file.toPath());
+            }
+        }), "hours-log"));
+        Ui.tip(log, "A text file: on each line a day such as 2026-09-26 and, after it, the hours the counter showed");
+        HBox line = new HBox(8, f, log, of);
+        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         return line;
+    }
+
+    /** Writes down what a log says of the hour counter. */
+    public void readHours(Path file) {
+        try (InputStream in = Files.newInputStream(file)) {
+            List<HoursRun> counters = HoursLog.read(in).stream().map(c -> new HoursRun(BookEdit.freshId(), c.on(), c.hours(),
+                    "log " + file.getFileName())).toList();
+            BookEdit.make(desk, machineId, "hours from " + file.getFileName(), b -> b.runAll(counters)).ifPresentOrElse(desk::warn,
+                    () -> desk.say(counters.size() == 1 ? "One day was read from the log." : counters.size() + " days were read from the log."));
+        } catch (FileFault e) {
+            desk.warn(e.getMessage());
+        } catch (IOException e) {
+            desk.warn("The log cannot be read (" + e.getMessage() + "). Nothing was changed.");
+        }
     }
 
     /** What only makes sense for a machine that may print. */

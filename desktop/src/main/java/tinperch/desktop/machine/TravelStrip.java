@@ -32,7 +32,7 @@ final class TravelStrip extends Region {
         this.theme = theme;
         this.axis = axis;
         this.moved = moved;
-        setId("travel-" + axis.name());
+        Ui.id(this, "travel-" + axis.name());
         getStyleClass().add("travel-strip");
         setFocusTraversable(true);
         setMinSize(80, HEIGHT);

@@ -97,7 +97,7 @@ public final class MarginsTray extends VBox {
     private Node row(Finding f, int index) {
         GridPane g = new GridPane();
         g.getStyleClass().addAll("finding", "finding-" + f.word().name().toLowerCase(java.util.Locale.ROOT));
-        g.setId("finding-" + f.id());
+        Ui.id(g, "finding-" + f.id());
         g.setHgap(14);
         ColumnConstraints badge = new ColumnConstraints(70);
         ColumnConstraints what = new ColumnConstraints();

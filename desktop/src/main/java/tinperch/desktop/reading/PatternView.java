@@ -267,7 +267,7 @@ final class PatternView implements SheetSide {
         text.append(Math.abs(fit.angleDeg()) > 0.3 ? ", turned by " + Quantity.fixed(fit.angleDeg(), 1) + "°." : ".");
         boolean alike = fit.worstMm() <= Math.max(0.15, 2 * m.halfWidthMm());
         Label l = line(text + (alike ? " It fits." : ""), alike ? "faint" : "look");
-        l.setId("fit-text");
+        Ui.id(l, "fit-text");
         if (fit.mirroredFitsBetter()) {
             line("Its mirror image fits far better: one of the two was read from the other side.", "look");
         }

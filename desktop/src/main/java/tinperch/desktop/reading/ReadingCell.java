@@ -48,6 +48,7 @@ public final class ReadingCell extends Column {
     private final Label summary = Ui.label("", "faint");
     private final FlowPane chips = new FlowPane(4, 3);
     private final Label complaint = Ui.text("", "complaint");
+    private TextField value;
     private final VBox editor = new Column(3);
     private List<Reading> list = List.of();
     private int open = -1;
@@ -67,8 +68,8 @@ public final class ReadingCell extends Column {
         this.half = half;
         this.objection = objection;
         this.commit = commit;
-        field.setId("reading-" + key);
-        complaint.setId("reading-" + key + "-complaint");
+        Ui.id(field, "reading-" + key);
+        Ui.id(complaint, "reading-" + key + "-complaint");
         field.setPrefWidth(60);
         field.setMinWidth(54);
         summary.setMinWidth(USE_PREF_SIZE);
@@ -181,7 +182,7 @@ public final class ReadingCell extends Column {
             open = open == at ? -1 : at;
             showEditor();
             if (open >= 0) {
-                editor.lookup("#chip-value").requestFocus();
+                value.requestFocus();
             }
         });
         return chip;
@@ -194,7 +195,7 @@ public final class ReadingCell extends Column {
         }
         int at = open;
         Reading r = list.get(at);
-        TextField value = Ui.id(new TextField(number(r.value())), "chip-value");
+        value = Ui.id(new TextField(number(r.value())), "chip-value");
         value.setPrefColumnCount(6);
         value.setOnAction(e -> read(value.getText()).ifPresent(v -> replace(at, r.changedTo(v), "change a reading")));
         TextField note = Ui.id(new TextField(r.note()), "chip-note");

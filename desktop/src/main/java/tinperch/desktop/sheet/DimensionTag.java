@@ -31,7 +31,7 @@ final class DimensionTag extends VBox {
         number = Ui.id(new Button(text), "dimension-" + key);
         number.getStyleClass().addAll("dimension", "editable");
         Ui.tip(number, tip);
-        field.setId("dimension-field-" + key);
+        Ui.id(field, "dimension-field-" + key);
         field.setPrefWidth(74);
         field.getStyleClass().add("dimension-field");
         getChildren().add(number);

@@ -63,7 +63,7 @@ public final class FittingSheet extends Pane {
         this.edit = edit;
         this.hint = hint;
         getStyleClass().add("fitting-sheet");
-        setId("fitting-sheet");
+        Ui.id(this, "fitting-sheet");
         // What is drawn must not ask for room: the sheet takes what is left.
         setMinSize(0, 0);
         setPrefSize(600, 400);

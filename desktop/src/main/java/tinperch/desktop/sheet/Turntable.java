@@ -68,7 +68,7 @@ public final class Turntable extends Region {
         held = Ui.id(new ToggleButton(ghostName), "show-" + ghostName);
         this.theme = theme;
         this.picked = picked;
-        setId("turntable");
+        Ui.id(this, "turntable");
         getStyleClass().add("turntable");
         view.setManaged(false);
         ToggleGroup axes = new ToggleGroup();

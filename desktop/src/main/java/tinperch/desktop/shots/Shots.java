@@ -22,6 +22,7 @@ import tinperch.desktop.Desk;
 import tinperch.desktop.Places;
 import tinperch.desktop.Station;
 import tinperch.desktop.TinPerchApp;
+import tinperch.desktop.look.Ui;
 import tinperch.part.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
@@ -163,7 +164,7 @@ public final class Shots {
         if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
             return null;
         }
-        if (id.equals(n.getId())) {
+        if (id.equals(Ui.idOf(n))) {
             return n;
         }
         if (n instanceof javafx.scene.Parent p) {

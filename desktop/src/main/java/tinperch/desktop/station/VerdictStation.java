@@ -160,7 +160,7 @@ final class VerdictStation extends BorderPane implements View {
 
     private void showDetail(Revision r) {
         Node focused = getScene() == null ? null : getScene().getFocusOwner();
-        if (focused != null && focused.getId() != null && focused.getId().startsWith("life-")
+        if (focused != null && Ui.idOf(focused).startsWith("life-")
                 && detail.getProperties().get("of") instanceof Revision old && old.number() == r.number()
                 && old.state().equals(r.state())) {
             // Somebody is typing here; the fields already show what they set.

@@ -1,0 +1,2 @@
+/** Logs that machines and their boards write. */
+package tinperch.files.log;
