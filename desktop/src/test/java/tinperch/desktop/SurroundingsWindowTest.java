@@ -76,4 +76,52 @@ public class SurroundingsWindowTest extends WindowTest {
         need("travel-x");
         assertEquals(desk.machine().orElseThrow().surroundings().axes().size(), 3);
     }
+
+    @Test
+    public void aSiteIsAddedWithTheHolesThatWereReadAndKept() throws Exception {
+        click("machine-ruff");
+        fill("site-name", "right tower, inner face");
+        choose("site-group", "right carriage");
+        choose("site-sheet", "left tower");
+        fill("site-at-x", "0");
+        fill("site-at-y", "606");
+        press("site-put");
+        assertTrue(text("site-complaint").contains("Type a number"), text("site-complaint"));
+        fill("site-at-z", "31");
+        fill("site-known", "0.4 mm");
+        press("site-put");
+        assertEquals(space("ruff").sites().size(), 2);
+        assertEquals(space("ruff").sites().get(1).facing(), tinperch.solid.Vec3.Y.times(-1));
+        assertEquals(space("ruff").sites().get(1).halfWidthMm(), 0.4);
+        press("site-" + space("ruff").sites().get(1).id());
+        assertEquals(text("site-name"), "right tower, inner face");
+        press("site-remove");
+        assertEquals(space("ruff").sites().size(), 1);
+        click("undo");
+        close();
+        open();
+        assertEquals(space("ruff").sites().size(), 2, "sites are kept");
+    }
+
+    @Test
+    public void aNeighbourMayBeAProfileAPlateOrAModel() throws Exception {
+        click("machine-avocet");
+        int before = space("avocet").neighbours().size();
+        fill("neighbour-name", "spool fan");
+        choose("neighbour-form", "Downloaded model");
+        assertTrue(!need("neighbour-size-x").getParent().isVisible(), "a model has its own size");
+        fill("neighbour-at-x", "0");
+        fill("neighbour-at-y", "0");
+        fill("neighbour-at-z", "300");
+        press("neighbour-put");
+        assertTrue(text("neighbour-complaint").contains("Length, depth and height") || text("neighbour-complaint").contains("which downloaded"),
+                text("neighbour-complaint"));
+        choose("neighbour-of", "radial fan 50×15");
+        choose("neighbour-along", "along x");
+        press("neighbour-put");
+        assertEquals(space("avocet").neighbours().size(), before + 1);
+        assertEquals(space("avocet").neighbours().get(before).size(), new tinperch.solid.Vec3(15, 50, 50));
+        // The round of the volute keeps it off the square corner: a true gap, told after the boxes' one.
+        waitFor(() -> !text("space-tightest").isEmpty(), "no gap is told");
+    }
 }

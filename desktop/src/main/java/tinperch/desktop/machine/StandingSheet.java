@@ -370,9 +370,7 @@ public final class StandingSheet extends ScrollPane implements View {
             }
         }), "hours-log"));
         Ui.tip(log, "A text file: on each line a day such as 2026-09-26 and, after it, the hours the counter showed");
-        HBox line = new HBox(8, f, log, of);
-        line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        return line;
+        return new Column(2, new HBox(8, f, log), of);
     }
 
     /** Writes down what a log says of the hour counter. */

@@ -22,6 +22,7 @@ import tinperch.desktop.Desk;
 import tinperch.desktop.Places;
 import tinperch.desktop.Station;
 import tinperch.desktop.TinPerchApp;
+import tinperch.desktop.machine.StandingSheet;
 import tinperch.desktop.look.Ui;
 import tinperch.part.PartDesign;
 import tinperch.upgrade.Upgrade;
@@ -178,6 +179,11 @@ public final class Shots {
         return null;
     }
 
+    /** A machine's sheet is made over several frames. */
+    private static boolean complete(Node root) {
+        return root.lookupAll(".scroll-pane").stream().noneMatch(n -> n instanceof StandingSheet s && s.isVisible() && !s.isComplete());
+    }
+
     private static void scrollTo(Node n) {
         Node p = n;
         while (p != null && !(p instanceof javafx.scene.control.ScrollPane)) {
@@ -237,6 +243,10 @@ public final class Shots {
         }
         javafx.animation.PauseTransition settle = new javafx.animation.PauseTransition(Duration.millis(700));
         settle.setOnFinished(e -> Platform.runLater(() -> {
+            if (!complete(stage.getScene().getRoot())) {
+                settle.playFromStart();
+                return;
+            }
             if (s.wanted && s.name.contains(only)) {
                 write(s.name);
             }
