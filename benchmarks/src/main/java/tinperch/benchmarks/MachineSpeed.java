@@ -20,6 +20,7 @@ import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
@@ -195,6 +196,7 @@ public class MachineSpeed {
                 Thread.sleep(50);
             }
             onFx(() -> {
+                ((Hyperlink) find(stage.getScene().getRoot(), "way-surroundings")).fire();
                 Node strip = find(stage.getScene().getRoot(), "travel-x");
                 new AnimationTimer() {
                     @Override

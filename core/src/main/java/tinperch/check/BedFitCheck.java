@@ -58,7 +58,7 @@ public final class BedFitCheck implements Check {
         }
         if (!m.materials().contains(s.material())) {
             Material wanted = Material.named(s.material());
-            String why = MayPrint.words(MayPrint.reasonsAgainst(m, wanted, LocalDate.MAX, ""), wanted);
+            String why = MayPrint.words(MayPrint.reasonsAgainst(m, wanted, LocalDate.MAX), wanted);
             return Optional.of(m.name() + " may not print " + s.material() + (why.isEmpty() ? "; it prints "
                     + String.join(", ", m.materials()) + "." : ": " + why));
         }

@@ -59,6 +59,18 @@ public final class MayPrint {
         return all;
     }
 
+    /**
+     * With whichever loadout is best for it: empty when one of them may print it, else what stands against the first. A machine
+     * without loadouts is judged as it is.
+     */
+    public static List<Reason> reasonsAgainst(Machine m, Material material, LocalDate day) {
+        if (m.book().loadouts().isEmpty()) {
+            return reasonsAgainst(m, material, day, "");
+        }
+        List<List<Reason>> all = m.book().loadouts().stream().map(l -> reasonsAgainst(m, material, day, l.id())).toList();
+        return all.stream().filter(List::isEmpty).findFirst().orElse(all.get(0));
+    }
+
     private static void stands(Component c, double wantedC, List<Reason> all) {
         if (c.ratings().limitC() > 0 && c.ratings().limitC() < wantedC) {
             all.add(new Reason(c.name() + " stands " + Quantity.show(c.ratings().limitC(), Unit.CELSIUS),

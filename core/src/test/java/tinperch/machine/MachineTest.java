@@ -77,4 +77,27 @@ public class MachineTest {
         assertEquals(n.withState(Machine.State.FIT, "").inPiecesFor(), "", "put together it is in pieces for nothing");
         assertEquals(n.withoutSheet("s1").withName("Mill Lane").withNozzle(0.4).withSupplyV(24), m);
     }
+
+    @Test
+    public void oneLoadoutThatMayPrintItIsEnough() {
+        Book b = Book.begun(DAY).add(new tinperch.machine.book.Loadout("tube", "With tube", ""))
+                .add(new tinperch.machine.book.Loadout("metal", "All metal", ""))
+                .fit(new Component("a", ComponentKind.HOT_END, "Hot end with inner tube", "tube", new Ratings(0, 0, 0, 240, 0), DAY,
+                        Optional.empty(), Optional.empty(), "", ""))
+                .fit(new Component("b", ComponentKind.HOT_END, "All-metal hot end", "metal", new Ratings(0, 0, 0, 265, 0), DAY,
+                        Optional.empty(), Optional.empty(), "", ""));
+        Machine m = machine(true, 24).withBook(b);
+        assertEquals(MayPrint.reasonsAgainst(m, Material.named("PA12"), DAY), List.of());
+        assertEquals(MayPrint.reasonsAgainst(m, Material.named("PC"), DAY).get(0).obstacle(), "Hot end with inner tube stands 240 °C");
+        assertEquals(MayPrint.reasonsAgainst(machine(false, 24), Material.named("PC"), DAY).size(), 1);
+    }
+
+    @Test
+    public void kindsThatLayDownNothingNeverPrint() {
+        for (Machine.Kind k : Machine.Kind.values()) {
+            assertEquals(machine(true, 24).withKind(k).prints(), k != Machine.Kind.LASER && k != Machine.Kind.WIRE_CUTTER, k.label());
+            assertTrue(!StartingFrames.of(machine(true, 24).withKind(k)).axes().isEmpty(), k.label());
+        }
+        assertTrue(why(machine(true, 24).withKind(Machine.Kind.LASER), "PLA").contains("does not print"));
+    }
 }

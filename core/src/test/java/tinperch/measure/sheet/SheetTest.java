@@ -204,6 +204,59 @@ public class SheetTest {
         assertTrue(outcome(sheet("filter", "foam", 6, "pressed", 2), "Foam pressed by").note().startsWith("crushed"));
     }
 
+    /** Solder tails need air beneath them, 1.5 mm (common practice). */
+    @Test
+    public void aBoardSaysHowHighItMustStand() {
+        Sheet s = sheet("board", "out.x", 61.1, "in.x", 54.9, "out.y", 52.1, "in.y", 45.9, "tails", 2.1, "tallest", 14);
+        assertEquals(outcome(s, "Peg spacing along").value(), 58, 1e-9);
+        assertEquals(outcome(s, "Peg spacing across").value(), 49, 1e-9);
+        assertEquals(outcome(s, "Hole Ø").value(), 3.1, 1e-9);
+        assertEquals(outcome(s, "Standoff needed").value(), 3.6, 1e-9);
+        assertEquals(s.missing().stream().map(SheetCell::cell).toList(), List.of("length", "width"));
+    }
+
+    /** Series and slots: common practice, values from memory. */
+    @Test
+    public void aProfileIsKnownByItsWidthAndAnOddSlotIsDoubted() {
+        assertTrue(outcome(sheet("profile", "width", 20.05, "slot", 6.1), "Series").note().contains("usual slot 6 mm"));
+        assertTrue(outcome(sheet("profile", "width", 20.05, "slot", 5.0), "Series").doubt());
+        assertTrue(outcome(sheet("profile", "width", 26), "Series").doubt());
+        assertEquals(outcome(sheet("profile", "depth", 6.2, "cavity", 4.3), "Lip over the slot").value(), 1.9, 1e-9);
+    }
+
+    @Test
+    public void aWornRodIsTapered() {
+        assertFalse(outcome(sheet("rod", "diameter", 7.98, "other", 7.97), "One end against the other").doubt());
+        assertTrue(outcome(sheet("rod", "diameter", 7.98, "other", 7.8), "One end against the other").note().contains("bearings"));
+        assertEquals(outcome(sheet("rod", "diameter", 7.98), "Nominal").value(), 8.0);
+        assertTrue(outcome(sheet("rod", "diameter", 7.5), "Nominal").doubt());
+    }
+
+    /** A barb a tenth thicker than the hose is wide (common practice). */
+    @Test
+    public void aHoseAndALoadAndAPlateEdge() {
+        Sheet hose = sheet("hose", "inner", 4, "outer", 6, "bend", 30);
+        assertEquals(outcome(hose, "Barb Ø").value(), 4.4, 1e-9);
+        assertEquals(outcome(hose, "Wall").value(), 1, 1e-9);
+        assertEquals(outcome(hose, "Bend radius over outer Ø").value(), 5, 1e-9);
+        assertEquals(outcome(sheet("mass", "gross", 212, "tare", 12, "pieces", 100), "Net").value(), 200, 1e-9);
+        assertEquals(outcome(sheet("mass", "gross", 212, "pieces", 100), "Each").value(), 2.12, 1e-9);
+        assertEquals(outcome(sheet("outline", "edge.x", 5, "hole", 4), "First hole from the left edge").value(), 7, 1e-9);
+    }
+
+    /** Student's factor for two readings is 12.706 (table, 1 degree of freedom, 95 % two-sided). */
+    @Test
+    public void twoReadingsKnowLittleAndAnOutlierIsFlaggedByItsInstrument() {
+        Spread two = Spread.of(List.of(new Reading(10, Instant.EPOCH, ""), new Reading(10.1, Instant.EPOCH, "")), 0).orElseThrow();
+        assertEquals(two.halfWidth(), 12.706 * 0.0707107 / Math.sqrt(2), 1e-3);
+        List<Reading> tape = List.of(new Reading(700, Instant.EPOCH, ""), new Reading(700.5, Instant.EPOCH, ""), new Reading(701, Instant.EPOCH, ""));
+        assertTrue(Spread.outlier(tape, 0.5).isEmpty(), "half a millimetre is nothing to a tape");
+        List<Reading> calipers = List.of(new Reading(10, Instant.EPOCH, ""), new Reading(10.01, Instant.EPOCH, ""), new Reading(10.02, Instant.EPOCH, ""),
+                new Reading(10.5, Instant.EPOCH, ""));
+        assertEquals(Spread.outlier(calipers, 0.03).orElseThrow().value(), 10.5);
+        assertTrue(Spread.outlier(List.of(calipers.get(0), calipers.get(1), calipers.get(2), calipers.get(3).leftOut(true)), 0.03).isEmpty());
+    }
+
     @Test
     public void slipsOfTheFingerAreRefusedWithASentence() {
         Sheet s = sheet("fan", "inside", 28.8);

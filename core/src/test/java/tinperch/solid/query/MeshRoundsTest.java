@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Random;
 import org.testng.annotations.Test;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
@@ -74,5 +75,39 @@ public class MeshRoundsTest {
         assertEquals(found.size(), 4);
         assertEquals(found.get(0).diameter() * 25.4, drawn(4.2, 48), 0.01);
         assertEquals(inches.scaled(25.4).volumeMm3(), plate(Placement.HERE, 4.2, 48).volumeMm3(), 1e-6);
+    }
+
+    /** Torn, doubled and turned triangles: fewer rounds are found, nothing hangs and nothing is made up. */
+    @Test
+    public void aBrokenMeshGivesNoFalseHoles() {
+        Random random = new Random(12);
+        Mesh whole = plate(Placement.HERE, 4.2, 48);
+        int found = 0;
+        for (int round = 0; round < 60; round++) {
+            int n = whole.triangleCount();
+            int[] corners = new int[3 * n + 30];
+            double[] xyz = new double[3 * whole.pointCount()];
+            for (int i = 0; i < whole.pointCount(); i++) {
+                xyz[3 * i] = whole.x(i);
+                xyz[3 * i + 1] = whole.y(i);
+                xyz[3 * i + 2] = whole.z(i);
+            }
+            int used = 0;
+            for (int t = 0; t < n; t++) {
+                int roll = random.nextInt(100);
+                for (int copies = roll < 4 ? 0 : roll < 6 && used + 6 < corners.length ? 2 : 1; copies > 0 && used + 3 <= corners.length;
+                        copies--) {
+                    for (int k = 0; k < 3; k++) {
+                        corners[used++] = whole.corner(t, roll == 50 ? 2 - k : k);
+                    }
+                }
+            }
+            Mesh broken = new Mesh(xyz, java.util.Arrays.copyOf(corners, used), new int[used / 3], List.of());
+            for (MeshRounds.Round r : holes(broken)) {
+                assertEquals(r.diameter(), drawn(4.2, 48), 0.02);
+                found++;
+            }
+        }
+        assertTrue(found < 240);
     }
 }

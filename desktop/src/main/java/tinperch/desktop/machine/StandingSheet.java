@@ -486,7 +486,7 @@ public final class StandingSheet extends ScrollPane implements View {
             ToggleButton b = Ui.id(new ToggleButton(m.name()), "material-" + m.name());
             b.getStyleClass().add("chip");
             b.setSelected(machine().materials().contains(m.name()));
-            List<MayPrint.Reason> why = MayPrint.reasonsAgainst(machine(), m, LocalDate.now(), "");
+            List<MayPrint.Reason> why = MayPrint.reasonsAgainst(machine(), m, LocalDate.now());
             String fumes = m.fumes() ? m.name() + " gives off fumes and fine particles: enclose the machine and ventilate." : "";
             if (!why.isEmpty()) {
                 b.setDisable(!b.isSelected());

@@ -50,7 +50,7 @@ import tinperch.solid.view.FeatureEdges;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
 final class SurroundingsPanel extends Column implements View {
-    private static final long QUIET_MS = 60;
+    private static final long QUIET_MS = 160;
     private static final int PLACES = 60;
 
     private final Desk desk;
@@ -67,6 +67,7 @@ final class SurroundingsPanel extends Column implements View {
     private Mesh gathered;
     private int[] firstPoint;
     private int[] firstFace;
+    private final Map<String, Along> along = new HashMap<>();
     private Bounds reach;
     private final Map<String, List<Vec3>> holes = new HashMap<>();
     private final Label tightest = Ui.id(Ui.label("", "strong"), "space-tightest");
@@ -270,7 +271,7 @@ final class SurroundingsPanel extends Column implements View {
         showTable();
         byAxis.forEach((name, strip) -> {
             double at = position(name);
-            strip.show(shown.axis(name).orElseThrow(), at, gaps.boxesAlong(name, pose, PLACES));
+            strip.show(shown.axis(name).orElseThrow(), at, boxesAlong(name));
             positions.get(name).setText(Quantity.mm(Math.round(at * 10) / 10.0));
         });
         tell(gaps.betweenBoxes(pose));
@@ -291,6 +292,20 @@ final class SurroundingsPanel extends Column implements View {
             });
         }
     }
+
+    /** What a strip shows follows from where the other axes stand; while its own one moves it stays. */
+    private List<OptionalDouble> boxesAlong(String axis) {
+        Map<String, Double> others = new HashMap<>(pose);
+        others.remove(axis);
+        Along known = along.get(axis);
+        if (known == null || known.gaps != gaps || !known.others.equals(others)) {
+            known = new Along(gaps, others, gaps.boxesAlong(axis, pose, PLACES));
+            along.put(axis, known);
+        }
+        return known.values;
+    }
+
+    private record Along(Gaps gaps, Map<String, Double> others, List<OptionalDouble> values) {}
 
     private double position(String axis) {
         Axis a = shown.axis(axis).orElseThrow();

@@ -55,8 +55,11 @@ public final class Turntable extends Region {
     private double zoom = 1;
     private double lastX;
     private double lastY;
+    private static final long MOVING_NS = 60_000_000;
+
     private final PauseTransition atRest = new PauseTransition(Duration.millis(180));
     private boolean rough;
+    private long drawnAt;
     private boolean dragging;
     private boolean moved;
 
@@ -180,18 +183,30 @@ public final class Turntable extends Region {
      * @param around what the picture is fitted to
      */
     public void show(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        take(next, nextEdges, seenThrough, around);
+        draw();
+    }
+
+    /**
+     * Shows a mesh in motion: drawn roughly now and then, finely once it has come to rest, so that it never holds up the drawn
+     * views beside it.
+     */
+    public void showMoving(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        rough = true;
+        atRest.playFromStart();
+        take(next, nextEdges, seenThrough, around);
+        long now = System.nanoTime();
+        if (now - drawnAt > MOVING_NS) {
+            drawnAt = now;
+            draw();
+        }
+    }
+
+    private void take(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
         mesh = next;
         edges = nextEdges;
         ghosts = seenThrough;
         frame = around;
-        draw();
-    }
-
-    /** Shows a mesh in motion: drawn roughly now, finely once it has come to rest. */
-    public void showMoving(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
-        rough = true;
-        atRest.playFromStart();
-        show(next, nextEdges, seenThrough, around);
     }
 
     public void light(String feature) {
