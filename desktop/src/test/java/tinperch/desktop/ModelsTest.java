@@ -61,7 +61,8 @@ public class ModelsTest extends WindowTest {
                 what + " was not found in the model");
         onFx(() -> {
             ComboBox<String> box = (ComboBox<String>) find(id);
-            box.setValue(box.getItems().stream().filter(i -> i.startsWith(what)).findFirst().orElseThrow());
+            String chosen = box.getItems().stream().filter(i -> i.startsWith(what)).findFirst().orElseThrow();
+            box.setValue(chosen);
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();

@@ -107,9 +107,9 @@ final class AxesEditor extends Column {
         ComboBox<String> box = Ui.id(new ComboBox<>(), id);
         box.getItems().setAll(all);
         box.setValue(now);
-        box.setOnAction(e -> {
-            if (box.getValue() != null && !box.getValue().equals(now)) {
-                chosen.accept(box.getValue());
+        box.valueProperty().addListener((o, was, is) -> {
+            if (is != null && !is.equals(now)) {
+                chosen.accept(is);
             }
         });
         return box;

@@ -279,9 +279,10 @@ final class ModelsPanel extends Column implements View {
         List<Candidate> all = Candidate.of(m.size(), found, m.scale()).stream()
                 .filter(c -> m.checks().stream().noneMatch(k -> Math.abs(k.found() - c.found()) < 1e-9 * c.found())).toList();
         more.getItems().setAll(all.stream().map(Candidate::what).toList());
-        more.setOnAction(e -> all.stream().filter(c -> c.what().equals(more.getValue())).findFirst().ifPresent(c -> edit("check "
-                + c.what(), k -> k.with(k.model(m.id()).orElseThrow().with(new ModelCheck(BookEdit.freshId(),
-                        c.name(), c.found(), List.of()))))));
+        // The value itself is listened to: the box's action does not always come when the box is new.
+        more.valueProperty().addListener((o, was, chosen) -> all.stream().filter(c -> c.what().equals(chosen)).findFirst()
+                .ifPresent(c -> edit("check " + c.what(), k -> k.with(k.model(m.id()).orElseThrow().with(
+                        new ModelCheck(BookEdit.freshId(), c.name(), c.found(), List.of()))))));
     }
 
     private void search(Model m) {
