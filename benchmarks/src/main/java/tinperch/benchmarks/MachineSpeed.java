@@ -19,7 +19,6 @@ import java.util.concurrent.TimeUnit;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -37,7 +36,6 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 import tinperch.desktop.Desk;
-import tinperch.desktop.Places;
 import tinperch.desktop.TinPerchApp;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -192,12 +190,12 @@ public class MachineSpeed {
                 desk.goTo(busy);
                 return 0;
             });
-            while (onFx(() -> find(stage.getScene().getRoot(), "travel-x")) == null) {
+            while (onFx(() -> Ui.find(stage.getScene().getRoot(), "travel-x")) == null) {
                 Thread.sleep(50);
             }
             onFx(() -> {
-                ((Hyperlink) find(stage.getScene().getRoot(), "way-surroundings")).fire();
-                Node strip = find(stage.getScene().getRoot(), "travel-x");
+                ((Hyperlink) Ui.find(stage.getScene().getRoot(), "way-surroundings")).fire();
+                Node strip = Ui.find(stage.getScene().getRoot(), "travel-x");
                 new AnimationTimer() {
                     @Override
                     public void handle(long now) {
@@ -214,24 +212,6 @@ public class MachineSpeed {
             });
             done.await();
             return 0;
-        }
-
-        private static Node find(Node n, String id) {
-            if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
-                return null;
-            }
-            if (id.equals(Ui.idOf(n))) {
-                return n;
-            }
-            if (n instanceof Parent p) {
-                for (Node c : p.getChildrenUnmodifiable()) {
-                    Node f = find(c, id);
-                    if (f != null) {
-                        return f;
-                    }
-                }
-            }
-            return null;
         }
     }
 

@@ -5,14 +5,13 @@ import java.util.Map;
 import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
+import tinperch.desktop.look.Ui;
 
 /**
  * The place one is at, and the machines' sheets one was at lately: those stay in the window, put away, so that coming back
  * to one is quick.
  */
-public final class Places extends StackPane {
-    /** A property of what is not looked at; it is neither laid out nor refreshed. A style class would have it styled anew. */
-    public static final String PUT_AWAY = "tinperch put away";
+final class Places extends StackPane {
     private static final int MOST = 6;
 
     private final Map<String, Node> kept = new LinkedHashMap<>(16, 0.75f, true);
@@ -42,9 +41,10 @@ public final class Places extends StackPane {
         putAway(view, false);
     }
 
+    /** Marked by a property: another style class would have all of the page styled anew. */
     private static void putAway(Node n, boolean away) {
         n.setVisible(!away);
         n.setManaged(!away);
-        n.getProperties().put(PUT_AWAY, away);
+        n.getProperties().put(Ui.PUT_AWAY, away);
     }
 }

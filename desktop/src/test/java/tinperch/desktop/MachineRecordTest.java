@@ -161,7 +161,7 @@ public class MachineRecordTest extends WindowTest {
         Surroundings s = machine("ruff").surroundings();
         assertTrue(s.axis("x").orElseThrow().homeAtTop());
         type("axis-x-order", "5");
-        assertEquals(machine("ruff").surroundings().homingOrder().get(3).name(), "x", "homed last");
+        assertEquals(machine("ruff").surroundings().axis("x").orElseThrow().homingOrder(), 5, "homed last");
         press("axis-u-remove");
         assertTrue(text("axes-complaint").contains("“right carriage” rides on u"), text("axes-complaint"));
         type("group-right carriage-axes", "u q");

@@ -88,10 +88,10 @@ public abstract class WindowTest {
     /** The node with an id, or null. Ids hold dots, so this is not a style selector. */
     protected Node find(String id) {
         if (Platform.isFxApplicationThread()) {
-            return search(stage.getScene().getRoot(), id);
+            return Ui.find(stage.getScene().getRoot(), id);
         }
         try {
-            return onFx(() -> search(stage.getScene().getRoot(), id));
+            return onFx(() -> Ui.find(stage.getScene().getRoot(), id));
         } catch (Exception e) {
             throw new AssertionError(e);
         }
@@ -106,24 +106,6 @@ public abstract class WindowTest {
     private StandingSheet shownSheet() {
         return stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(n -> n instanceof StandingSheet && n.isVisible())
                 .map(StandingSheet.class::cast).findFirst().orElse(null);
-    }
-
-    private static Node search(Node n, String id) {
-        if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
-            return null;
-        }
-        if (id.equals(Ui.idOf(n))) {
-            return n;
-        }
-        if (n instanceof Parent p) {
-            for (Node c : p.getChildrenUnmodifiable()) {
-                Node found = search(c, id);
-                if (found != null) {
-                    return found;
-                }
-            }
-        }
-        return null;
     }
 
     protected Node need(String id) {

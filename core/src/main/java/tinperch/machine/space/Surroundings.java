@@ -214,9 +214,4 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     public Surroundings withoutSite(String siteId) {
         return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList());
     }
-
-    /** Axes in the order they are homed. */
-    public List<Axis> homingOrder() {
-        return axes.stream().sorted(java.util.Comparator.comparingInt(Axis::homingOrder)).toList();
-    }
 }

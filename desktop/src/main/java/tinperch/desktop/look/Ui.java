@@ -1,6 +1,7 @@
 package tinperch.desktop.look;
 
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
@@ -13,6 +14,8 @@ import org.kordamp.ikonli.javafx.FontIcon;
 
 /** Small ready-made controls, so that all views speak with one voice. */
 public final class Ui {
+    /** A property of a page that is not looked at. */
+    public static final String PUT_AWAY = "tinperch put away";
     private static final String ID = "tinperch id";
     private static final String TIP = "tinperch tip";
     private static final String MADE = "tinperch tooltip";
@@ -69,6 +72,25 @@ public final class Ui {
             });
         }
         return node;
+    }
+
+    /** The node with a name below a root, put-away pages left out; null when there is none. */
+    public static Node find(Node root, String id) {
+        if (Boolean.TRUE.equals(root.getProperties().get(PUT_AWAY))) {
+            return null;
+        }
+        if (id.equals(idOf(root))) {
+            return root;
+        }
+        if (root instanceof Parent p) {
+            for (Node c : p.getChildrenUnmodifiable()) {
+                Node found = find(c, id);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
     }
 
     public static Region spring() {

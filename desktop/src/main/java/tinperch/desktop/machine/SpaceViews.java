@@ -5,12 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tinperch.desktop.look.Drawing;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
@@ -22,12 +21,10 @@ import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 
 /** What stands around a machine's axes in plan, from the front and from the right, to one scale, with the axes as they are. */
-final class SpaceViews extends Region {
+final class SpaceViews extends Drawing {
     private static final double GAP = 26;
     private static final double PAD = 12;
 
-    private final Theme theme;
-    private final Canvas canvas = new Canvas();
     private final Consumer<String> picked;
     private Surroundings space = Surroundings.NONE;
     private Map<String, Double> pose = Map.of();
@@ -66,15 +63,12 @@ final class SpaceViews extends Region {
 
     /** @param picked told the id of the neighbour clicked on */
     SpaceViews(Theme theme, Consumer<String> picked) {
-        this.theme = theme;
+        super(theme);
         this.picked = picked;
         Ui.id(this, "space-views");
         setMinSize(0, 300);
         setPrefSize(560, 500);
-        canvas.setManaged(false);
-        getChildren().add(canvas);
-        theme.paletteProperty().addListener((o, a, b) -> draw());
-        canvas.setOnMouseClicked(e -> pick(e.getX(), e.getY()));
+        setOnMouseClicked(e -> pick(e.getX(), e.getY()));
     }
 
     void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
@@ -91,22 +85,14 @@ final class SpaceViews extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        draw();
-    }
-
-    private void draw() {
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
-        if (reach == null || canvas.getWidth() < 50) {
+    protected void paint(GraphicsContext g, Palette p, double w, double h) {
+        if (reach == null || w < 50) {
             return;
         }
         Vec3 s = reach.size();
-        scale = Math.min((canvas.getWidth() - 2 * PAD - GAP) / (s.x() + s.y()),
-                (canvas.getHeight() - 2 * PAD - 2 * GAP) / (s.y() + s.z()));
-        double left = PAD + Math.max(0, (canvas.getWidth() - 2 * PAD - GAP - (s.x() + s.y()) * scale) / 2);
+        scale = Math.min((w - 2 * PAD - GAP) / (s.x() + s.y()),
+                (h - 2 * PAD - 2 * GAP) / (s.y() + s.z()));
+        double left = PAD + Math.max(0, (w - 2 * PAD - GAP - (s.x() + s.y()) * scale) / 2);
         plan.x = left;
         plan.y = PAD + GAP / 2 + s.y() * scale;
         front.x = left;
@@ -114,12 +100,11 @@ final class SpaceViews extends Region {
         side.x = left + s.x() * scale + GAP;
         side.y = front.y;
         for (View v : new View[] {plan, front, side}) {
-            draw(g, v);
+            draw(g, v, p);
         }
     }
 
-    private void draw(GraphicsContext g, View v) {
-        Palette p = theme.palette();
+    private void draw(GraphicsContext g, View v, Palette p) {
         g.setFont(Font.font("Lato", 11));
         g.setTextAlign(TextAlignment.LEFT);
         g.setTextBaseline(VPos.BOTTOM);

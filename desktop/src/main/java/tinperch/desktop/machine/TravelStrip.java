@@ -3,11 +3,10 @@ package tinperch.desktop.machine;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleConsumer;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
+import tinperch.desktop.look.Drawing;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
@@ -15,13 +14,11 @@ import tinperch.machine.space.Axis;
 import tinperch.quantity.Quantity;
 
 /** One axis' travel as a strip: how small the gaps get along it; drag along it, or use the arrow keys, to move the machine. */
-final class TravelStrip extends Region {
+final class TravelStrip extends Drawing {
     private static final double HEIGHT = 30;
     /** Gaps larger than this look alike. */
     private static final double ROOM_MM = 40;
 
-    private final Theme theme;
-    private final Canvas canvas = new Canvas();
     private final DoubleConsumer moved;
     private Axis axis;
     private double at;
@@ -29,7 +26,7 @@ final class TravelStrip extends Region {
 
     /** @param moved told the new position, mm */
     TravelStrip(Theme theme, Axis axis, DoubleConsumer moved) {
-        this.theme = theme;
+        super(theme);
         this.axis = axis;
         this.moved = moved;
         Ui.id(this, "travel-" + axis.name());
@@ -37,8 +34,6 @@ final class TravelStrip extends Region {
         setFocusTraversable(true);
         setMinSize(80, HEIGHT);
         setPrefHeight(HEIGHT);
-        canvas.setManaged(false);
-        getChildren().add(canvas);
         Ui.tip(this, "Drag to move " + axis.name() + "; the height shows the smallest gap at each place, hatched where things "
                 + "run into one another");
         setAccessibleText("Travel of " + axis.name());
@@ -72,18 +67,7 @@ final class TravelStrip extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        draw();
-    }
-
-    private void draw() {
-        double w = canvas.getWidth();
-        double h = canvas.getHeight();
-        Palette p = theme.palette();
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, h);
+    protected void paint(GraphicsContext g, Palette p, double w, double h) {
         g.setFill(p.tintColour());
         g.fillRect(0, h - 2, w, 2);
         int n = gaps.size();

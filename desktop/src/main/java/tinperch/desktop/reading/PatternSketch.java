@@ -2,12 +2,10 @@ package tinperch.desktop.reading;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.beans.value.ChangeListener;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
 import javafx.scene.text.TextAlignment;
+import tinperch.desktop.look.Drawing;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.measure.HolePair;
@@ -17,10 +15,7 @@ import tinperch.measure.PatternSheet;
 import tinperch.quantity.Quantity;
 
 /** The four holes as measured so far, with the derived distances; shows where to put the jaws for the cell with the focus. */
-final class PatternSketch extends Region {
-    private final Canvas canvas = new Canvas();
-    private final Theme theme;
-    private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
+final class PatternSketch extends Drawing {
     private PatternSheet sheet = PatternSheet.empty("");
     private Optional<MeasuredPattern> measured = Optional.empty();
     private HolePair pointed;
@@ -28,12 +23,9 @@ final class PatternSketch extends Region {
     private List<double[]> against = List.of();
 
     PatternSketch(Theme theme) {
-        this.theme = theme;
-        canvas.setManaged(false);
-        getChildren().add(canvas);
+        super(theme);
         setPrefSize(200, 230);
         setMinSize(180, 120);
-        theme.paletteProperty().addListener(new javafx.beans.value.WeakChangeListener<>(repaint));
     }
 
     void show(PatternSheet next, Optional<MeasuredPattern> pattern) {
@@ -54,13 +46,6 @@ final class PatternSketch extends Region {
         draw();
     }
 
-    @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        draw();
-    }
-
     private double hx(int i) {
         return measured.map(m -> m.xMm(i)).orElse(i == 1 || i == 2 ? 60.0 : 0.0);
     }
@@ -69,15 +54,11 @@ final class PatternSketch extends Region {
         return measured.map(m -> m.yMm(i)).orElse(i >= 2 ? 45.0 : 0.0);
     }
 
-    private void draw() {
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        double w = canvas.getWidth();
-        double h = canvas.getHeight();
-        g.clearRect(0, 0, w, h);
+    @Override
+    protected void paint(GraphicsContext g, Palette p, double w, double h) {
         if (w < 50 || h < 50) {
             return;
         }
-        Palette p = theme.palette();
         double minX = 1e9;
         double maxX = -1e9;
         double minY = 1e9;
@@ -104,7 +85,7 @@ final class PatternSketch extends Region {
             x[i] = ox + k * hx(i);
             y[i] = oy - k * hy(i);
         }
-        g.setFont(Theme.font(theme.typeSize()));
+        g.setFont(Theme.font(theme().typeSize()));
         for (HolePair pair : HolePair.values()) {
             boolean known = sheet.derived(pair).isPresent();
             boolean here = pair == pointed;

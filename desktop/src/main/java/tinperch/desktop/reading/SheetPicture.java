@@ -1,10 +1,7 @@
 package tinperch.desktop.reading;
 
-import javafx.beans.value.ChangeListener;
-import javafx.beans.value.WeakChangeListener;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.layout.Region;
+import tinperch.desktop.look.Drawing;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.measure.sheet.SheetCell;
@@ -12,19 +9,13 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.measure.sheet.Stroke;
 
 /** The picture of a kind of sheet; the cell with the focus shows where the jaws go. */
-final class SheetPicture extends Region {
-    private final Canvas canvas = new Canvas();
-    private final Theme theme;
+final class SheetPicture extends Drawing {
     private final SheetKind kind;
-    private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
     private SheetCell pointed;
 
     SheetPicture(Theme theme, SheetKind kind) {
-        this.theme = theme;
+        super(theme);
         this.kind = kind;
-        canvas.setManaged(false);
-        getChildren().add(canvas);
-        theme.paletteProperty().addListener(new WeakChangeListener<>(repaint));
     }
 
     void point(SheetCell cell) {
@@ -33,24 +24,13 @@ final class SheetPicture extends Region {
     }
 
     @Override
-    protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
-        draw();
-    }
-
-    private void draw() {
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        double w = canvas.getWidth();
-        double h = canvas.getHeight();
-        g.clearRect(0, 0, w, h);
+    protected void paint(GraphicsContext g, Palette p, double w, double h) {
         double k = Math.min(w / 100, h / 70);
         if (k < 0.2) {
             return;
         }
         double ox = (w - 100 * k) / 2;
         double oy = (h - 70 * k) / 2;
-        Palette p = theme.palette();
         g.setStroke(p.inkColour());
         g.setLineWidth(k > 1.5 ? 1.5 : 1);
         for (Stroke s : kind.picture()) {

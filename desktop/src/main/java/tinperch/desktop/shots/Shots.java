@@ -19,7 +19,6 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import tinperch.desktop.Desk;
-import tinperch.desktop.Places;
 import tinperch.desktop.Station;
 import tinperch.desktop.TinPerchApp;
 import tinperch.desktop.machine.StandingSheet;
@@ -158,25 +157,7 @@ public final class Shots {
     }
 
     private Node find(String id) {
-        return search(stage.getScene().getRoot(), id.substring(1));
-    }
-
-    private static Node search(Node n, String id) {
-        if (Boolean.TRUE.equals(n.getProperties().get(Places.PUT_AWAY))) {
-            return null;
-        }
-        if (id.equals(Ui.idOf(n))) {
-            return n;
-        }
-        if (n instanceof javafx.scene.Parent p) {
-            for (Node c : p.getChildrenUnmodifiable()) {
-                Node f = search(c, id);
-                if (f != null) {
-                    return f;
-                }
-            }
-        }
-        return null;
+        return Ui.find(stage.getScene().getRoot(), id.substring(1));
     }
 
     /** A machine's sheet is made over several frames. */

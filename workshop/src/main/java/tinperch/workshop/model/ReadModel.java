@@ -61,6 +61,7 @@ public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Repor
 
     /** As it is kept with a machine. */
     public Model model(String id) {
-        return new Model(id, name, blob.id(), 1, mesh.triangleCount(), mesh.bounds().size(), report.words(), List.of());
+        return new Model(id, name, blob.id(), 1, mesh.triangleCount(), mesh.bounds().size(),
+                report.words() + (unitKnown ? " The file itself says its unit." : ""), List.of());
     }
 }

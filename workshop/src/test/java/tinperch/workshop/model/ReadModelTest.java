@@ -57,6 +57,18 @@ public class ReadModelTest extends TempFolder {
     }
 
     @Test
+    public void aFileThatSaysItsUnitIsBelievedInIt() throws IOException {
+        Path p = folder.resolve("bracket.3mf");
+        try (OutputStream out = Files.newOutputStream(p)) {
+            tinperch.files.threemf.ThreeMfFile.write(box(40, 30, 10), "bracket", java.util.Map.of(), out);
+        }
+        Model m = ReadModel.of(p, s -> true).model("m1");
+        assertEquals(m.sizeMm().x(), 40, 1e-6);
+        assertTrue(m.mending().endsWith("The file itself says its unit."), m.mending());
+        assertTrue(!ReadModel.of(stl("bracket.stl", box(40, 30, 10)), s -> true).model("m2").mending().contains("unit"));
+    }
+
+    @Test
     public void aModelWithAHoleInItsSkinIsMendedOrSaidToBeOpen() throws IOException {
         Path p = stl("torn.stl", box(40, 30, 10));
         byte[] b = Files.readAllBytes(p);
