@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.VPos;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -15,6 +14,7 @@ import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
 import tinperch.desktop.View;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.HeatSetInsert;
@@ -24,14 +24,12 @@ import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
 
 /** The screw lengths at hand, a row a thread. */
-public final class DrawerSheet extends ScrollPane implements View {
+public final class DrawerSheet extends Scroller implements View {
     private final Desk desk;
     private final Map<String, CommitField> fields = new LinkedHashMap<>();
 
     public DrawerSheet(Desk desk) {
         this.desk = desk;
-        setFitToWidth(true);
-        getStyleClass().add("bare");
         GridPane grid = new GridPane();
         grid.getStyleClass().add("panel");
         grid.setHgap(18);

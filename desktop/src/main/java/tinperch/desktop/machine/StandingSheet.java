@@ -24,7 +24,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
@@ -42,6 +41,7 @@ import tinperch.desktop.Station;
 import tinperch.desktop.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
 import tinperch.desktop.reading.ReadingsPane;
@@ -61,7 +61,7 @@ import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 
 /** A machine as it stands: its state, what is due, what it can print, its upgrades with their tightest margin, its readings, its book. */
-public final class StandingSheet extends ScrollPane implements View {
+public final class StandingSheet extends Scroller implements View {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", java.util.Locale.ENGLISH);
 
     private final Desk desk;
@@ -86,8 +86,6 @@ public final class StandingSheet extends ScrollPane implements View {
     public StandingSheet(Desk desk, String machineId) {
         this.desk = desk;
         this.machineId = machineId;
-        setFitToWidth(true);
-        getStyleClass().add("bare");
         VBox facts = new Column(10, Ui.label("The machine", "section"), factsGrid());
         facts.getStyleClass().add("panel");
         Button start = Ui.id(Ui.button("Start an upgrade", "mdi2p-plus",

@@ -9,7 +9,6 @@ import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
@@ -21,6 +20,7 @@ import tinperch.desktop.Desk;
 import tinperch.desktop.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
 import tinperch.measure.PatternSheet;
@@ -151,12 +151,10 @@ public final class ReadingsPane extends BorderPane implements View {
 
     private static Node scrolled(Node cells) {
         if (cells.getParent() != null && cells.getParent().getParent() != null
-                && cells.getParent().getParent().getParent() instanceof ScrollPane known) {
+                && cells.getParent().getParent().getParent() instanceof Scroller known) {
             return known;
         }
-        ScrollPane scroll = new ScrollPane(cells);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("bare");
+        Scroller scroll = new Scroller(cells);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         return scroll;
     }

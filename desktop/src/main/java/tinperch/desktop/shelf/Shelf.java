@@ -9,13 +9,13 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Actions;
 import tinperch.desktop.Desk;
 import tinperch.desktop.Station;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
 import tinperch.upgrade.Upgrade;
@@ -33,9 +33,7 @@ public final class Shelf extends VBox {
         this.desk = desk;
         getStyleClass().add("shelf");
         Label name = Ui.label("Tin Perch", "brand");
-        ScrollPane scroll = new ScrollPane(cards);
-        scroll.setFitToWidth(true);
-        scroll.getStyleClass().add("bare");
+        Scroller scroll = new Scroller(cards);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         drawer = Ui.id(Ui.button("Screw drawer", "mdi2s-screw-machine-flat-top",
                 () -> desk.placeProperty().set(new Desk.Place.AtDrawer())), "drawer");

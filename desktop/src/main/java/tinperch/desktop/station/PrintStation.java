@@ -13,7 +13,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.RadioButton;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.ColumnConstraints;
@@ -26,6 +25,7 @@ import javafx.stage.DirectoryChooser;
 import tinperch.check.Finding;
 import tinperch.desktop.Desk;
 import tinperch.desktop.View;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.WordBadge;
 import tinperch.files.FileFault;
@@ -41,7 +41,7 @@ import tinperch.workshop.edit.PictureWorker.Picture;
 import tinperch.workshop.export.PartExport;
 
 /** Where and in what it is printed, keeping the revision, writing the files. */
-final class PrintStation extends ScrollPane implements View {
+final class PrintStation extends Scroller implements View {
     private final Desk desk;
     private final String upgradeId;
     private final VBox hosts = new VBox(6);
@@ -63,8 +63,6 @@ final class PrintStation extends ScrollPane implements View {
         this.desk = desk;
         this.upgradeId = upgradeId;
         plan = new BedPlan(desk.theme());
-        setFitToWidth(true);
-        getStyleClass().add("bare");
         for (Material m : Material.STANDARD) {
             material.getItems().add(m.name());
         }

@@ -22,6 +22,7 @@ import tinperch.desktop.Desk;
 import tinperch.desktop.Station;
 import tinperch.desktop.View;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.FittingSheet;
 import tinperch.part.Parameter;
@@ -44,7 +45,7 @@ final class ShapeStation extends BorderPane implements View {
     private final Map<String, Card> cards = new LinkedHashMap<>();
     private PartFamily family;
     private FittingSheet sheet;
-    private ScrollPane scroll;
+    private Scroller scroll;
 
     ShapeStation(Desk desk, String upgradeId) {
         this.desk = desk;
@@ -88,10 +89,8 @@ final class ShapeStation extends BorderPane implements View {
             list.getChildren().add(card);
         });
         cards.values().iterator().next().open(true);
-        scroll = new ScrollPane(list);
-        scroll.setFitToWidth(true);
+        scroll = new Scroller(list);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.getStyleClass().add("bare");
         scroll.setPrefWidth(292);
         scroll.setMinWidth(292);
         setLeft(scroll);
