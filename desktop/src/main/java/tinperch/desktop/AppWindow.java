@@ -19,7 +19,6 @@ import tinperch.desktop.action.Finder;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.DrawerSheet;
-import tinperch.desktop.machine.StandingSheet;
 import tinperch.desktop.machine.Welcome;
 import tinperch.desktop.shelf.Shelf;
 import tinperch.desktop.station.UpgradeView;
@@ -32,7 +31,7 @@ final class AppWindow extends BorderPane {
     private final Button redo = Ui.id(new Button("Redo", Ui.icon("mdi2r-redo")), "redo");
     private final Button find = Ui.id(new Button("Find an action", Ui.icon("mdi2m-magnify")), "find");
     private final VBox centre = new VBox();
-    private final Places places = new Places();
+    private final Places places;
     private final HBox noticeBar = Ui.id(new HBox(10), "notice");
     private final List<Action> actions;
     private final Finder finder;
@@ -41,6 +40,7 @@ final class AppWindow extends BorderPane {
 
     AppWindow(Desk desk) {
         this.desk = desk;
+        places = new Places(desk);
         actions = new Actions(desk, this::showFinder).all();
         finder = new Finder(() -> actions);
         getStyleClass().add("window");
@@ -150,10 +150,9 @@ final class AppWindow extends BorderPane {
         }
     }
 
-
     private Node viewOf(Desk.Place place) {
         if (place instanceof Desk.Place.AtMachine m) {
-            return places.kept(m.machineId(), () -> new StandingSheet(desk, m.machineId()));
+            return places.sheet(m.machineId());
         }
         if (place instanceof Desk.Place.AtUpgrade u) {
             return new UpgradeView(desk, u.upgradeId());

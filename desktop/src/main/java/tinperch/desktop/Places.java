@@ -2,36 +2,52 @@ package tinperch.desktop;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
 import tinperch.desktop.look.Ui;
+import tinperch.desktop.machine.StandingSheet;
 
 /**
  * The place one is at, and the machines' sheets one was at lately: those stay in the window, put away, so that coming back
- * to one is quick.
+ * to one is quick. One more sheet lies ready, made while nothing else happens, for a machine that was not looked at yet.
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
+    private static final Duration REST = Duration.millis(300);
 
-    private final Map<String, Node> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Desk desk;
+    private final Map<String, StandingSheet> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final PauseTransition resting = new PauseTransition(REST);
+    private StandingSheet spare;
 
-    Places() {
+    Places(Desk desk) {
+        this.desk = desk;
         setMinSize(0, 0);
+        resting.setOnFinished(e -> makeReady());
+        resting.play();
     }
 
     /** The sheet of a machine, made when it is not there any more. */
-    Node kept(String machineId, Supplier<Node> make) {
-        Node sheet = kept.computeIfAbsent(machineId, id -> make.get());
+    StandingSheet sheet(String machineId) {
+        StandingSheet sheet = kept.get(machineId);
+        if (sheet == null) {
+            sheet = spare != null ? spare : new StandingSheet(desk);
+            spare = null;
+            sheet.aim(machineId);
+            kept.put(machineId, sheet);
+        }
         if (kept.size() > MOST) {
             String oldest = kept.keySet().iterator().next();
             getChildren().remove(kept.remove(oldest));
         }
+        resting.playFromStart();
         return sheet;
     }
 
     void show(Node view) {
-        getChildren().removeIf(n -> n != view && !kept.containsValue(n));
+        getChildren().removeIf(n -> n != view && n != spare && !kept.containsValue(n));
         for (Node n : getChildren()) {
             putAway(n, n != view);
         }
@@ -39,6 +55,22 @@ final class Places extends StackPane {
             getChildren().add(view);
         }
         putAway(view, false);
+    }
+
+    private void makeReady() {
+        if (spare != null || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
+            return;
+        }
+        if (kept.values().stream().anyMatch(s -> s.isVisible() && !s.isComplete())) {
+            resting.playFromStart();
+            return;
+        }
+        spare = new StandingSheet(desk);
+        getChildren().add(0, spare);
+        spare.applyCss();
+        spare.resize(getWidth(), getHeight());
+        spare.layout();
+        putAway(spare, true);
     }
 
     /** Marked by a property: another style class would have all of the page styled anew. */

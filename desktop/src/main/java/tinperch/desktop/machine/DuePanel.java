@@ -11,13 +11,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.Desk;
+import tinperch.desktop.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Due;
 
 /** What must be redone on a machine, why, and a place to write down what came out. */
-final class DuePanel extends Column {
+final class DuePanel extends Column implements View {
     private final Desk desk;
     private final String machineId;
     private final VBox rows = new Column(8);
@@ -31,7 +32,8 @@ final class DuePanel extends Column {
         getChildren().addAll(Ui.label("To be redone", "section"), rows);
     }
 
-    void refresh() {
+    @Override
+    public void refresh() {
         Book book = desk.state().machine(machineId).orElseThrow().book();
         List<Due> due = book.due(LocalDate.now());
         if (due.equals(shown) && !rows.getChildren().isEmpty()) {

@@ -1,6 +1,7 @@
 package tinperch.desktop.shelf;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -48,28 +49,29 @@ public final class Shelf extends VBox {
     }
 
     private void refresh() {
-        cards.getChildren().clear();
         String here = desk.machine().map(Machine::id).orElse("");
+        LocalDate today = LocalDate.now();
+        List<Node> wanted = new ArrayList<>();
         for (Machine m : desk.state().machines()) {
-            boolean chosen = m.id().equals(here);
-            Card known = made.get(m.id());
-            if (known == null || known.machine != m || known.chosen != chosen || !known.day.equals(LocalDate.now())) {
-                known = new Card(m, chosen, LocalDate.now(), card(m, chosen));
-                made.put(m.id(), known);
-            }
-            cards.getChildren().add(known.node);
+            Card card = made.compute(m.id(), (id, known) -> known != null && known.machine == m && known.day.equals(today) ? known
+                    : new Card(m, today, card(m)));
+            card.node.pseudoClassStateChanged(CHOSEN, m.id().equals(here));
+            wanted.add(card.node);
             if (m.id().equals(here)) {
-                List<Upgrade> upgrades = desk.state().upgradesOf(m.id());
-                upgrades.forEach(u -> cards.getChildren().add(upgrade(u)));
+                desk.state().upgradesOf(m.id()).forEach(u -> wanted.add(upgrade(u)));
             }
+        }
+        // A node that leaves the window, if only for a moment, is styled anew.
+        if (!cards.getChildren().equals(wanted)) {
+            cards.getChildren().setAll(wanted);
         }
         drawer.pseudoClassStateChanged(CHOSEN, desk.place() instanceof Desk.Place.AtDrawer);
     }
 
     /** A card as it was made; made anew when what it shows is another. */
-    private record Card(Machine machine, boolean chosen, LocalDate day, Node node) {}
+    private record Card(Machine machine, LocalDate day, Node node) {}
 
-    private Node card(Machine m, boolean chosen) {
+    private Node card(Machine m) {
         Label state = new Label(m.state().label(), Ui.icon(icon(m.state())));
         state.getStyleClass().add("machine-state");
         Label kind = Ui.label(m.kind().label(), "machine-kind");
@@ -84,7 +86,6 @@ public final class Shelf extends VBox {
         b.getStyleClass().add("machine-card");
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAlignment(Pos.CENTER_LEFT);
-        b.pseudoClassStateChanged(CHOSEN, chosen);
         b.setOnAction(e -> desk.goTo(m));
         if (!m.stateNote().isEmpty()) {
             Ui.tip(b, m.stateNote());
