@@ -11,6 +11,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import tinperch.part.Bases;
 import tinperch.part.PartForm;
 import tinperch.solid.Mesh;
 import tinperch.solid.Tolerances;
@@ -47,7 +48,7 @@ public class EvaluatePath {
     }
 
     private PartForm form(double thickness) {
-        return Assessor.form(edited(thickness), state.shop(), "R5");
+        return Assessor.form(edited(thickness), state.shop(Bases.NONE), "R5");
     }
 
     private Upgrade edited(double thickness) {
@@ -62,7 +63,7 @@ public class EvaluatePath {
     /** Findings only: what a hovered remedy costs. */
     @Benchmark
     public Assessment assess() {
-        return Assessor.assess(edited(next()), state.shop(), "R5");
+        return Assessor.assess(edited(next()), state.shop(Bases.NONE), "R5");
     }
 
     /** The closed mesh of the edited part. */

@@ -18,6 +18,11 @@ public interface PartFamily {
     /** Patterns it is built around: role and what to measure. */
     Map<String, String> roles();
 
+    /** Whether it is made from a downloaded model. */
+    default boolean wantsBase() {
+        return false;
+    }
+
     /** All parameters, in the order they are shown. */
     List<Parameter> parameters();
 
@@ -30,6 +35,14 @@ public interface PartFamily {
 
     /** The parameter that changes a feature, by the feature's name; empty when none does. */
     String keyOf(String feature);
+
+    /** What the parameters of a group amount to, in a few words. */
+    String summary(String group, Values values);
+
+    /** Values of a new part around what was measured, so that the first thing seen is a part and not a complaint. */
+    default Values startAround(Map<String, HolePattern> patterns) {
+        return start();
+    }
 
     /** Values of a new part. */
     default Values start() {

@@ -1,6 +1,7 @@
 package tinperch.part;
 
 import java.util.Map;
+import java.util.Optional;
 import tinperch.hardware.HardwareTables;
 
 /**
@@ -9,11 +10,17 @@ import tinperch.hardware.HardwareTables;
  * @param patterns measured patterns by role
  * @param holeOffsetMm added to hole diameters for the machine that prints it
  * @param mark text to engrave, "R3"; may be empty
+ * @param base the model it is made from
  */
 public record PartInputs(Values values, Map<String, HolePattern> patterns, HardwareTables hardware,
-        double holeOffsetMm, String mark) {
+        double holeOffsetMm, String mark, Optional<Base> base) {
     public PartInputs {
         patterns = Map.copyOf(patterns);
+    }
+
+    /** For a part drawn from nothing. */
+    public PartInputs(Values values, Map<String, HolePattern> patterns, HardwareTables hardware, double holeOffsetMm, String mark) {
+        this(values, patterns, hardware, holeOffsetMm, mark, Optional.empty());
     }
 
     /** @throws PartProblem when the pattern has not been measured */

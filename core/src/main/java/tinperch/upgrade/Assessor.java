@@ -15,6 +15,7 @@ import tinperch.check.SeatWallCheck;
 import tinperch.check.Situation;
 import tinperch.check.Word;
 import tinperch.machine.Machine;
+import tinperch.machine.model.Model;
 import tinperch.measure.MeasuredPattern;
 import tinperch.part.HolePattern;
 import tinperch.part.PartDesign;
@@ -53,6 +54,7 @@ public final class Assessor {
         CHECKS.forEach(c -> findings.addAll(c.judge(s)));
         mark(form, mark).ifPresent(findings::add);
         assumedCorners(upgrade).ifPresent(findings::add);
+        doubtfulBase(upgrade, shop).ifPresent(findings::add);
         findings.sort(Finding::tightestFirst);
         return new Assessment(Optional.of(form), findings);
     }
@@ -67,7 +69,8 @@ public final class Assessor {
         PartFamily family = family(part);
         double offset = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId()))
                 .mapToDouble(Machine::holeOffsetMm).findFirst().orElse(0);
-        return family.form(new PartInputs(valuesOf(part), patterns(upgrade), shop.hardware(), offset, mark));
+        return family.form(new PartInputs(valuesOf(part), patterns(upgrade), shop.hardware(), offset, mark,
+                family.wantsBase() ? Optional.of(shop.bases().base(part.base())) : Optional.empty()));
     }
 
     /** The measured patterns of an upgrade by role; roles read too little are left out. */
@@ -107,8 +110,17 @@ public final class Assessor {
             return Optional.empty();
         }
         return Optional.of(new Finding("mark", Word.LOOK, "No room for the mark " + mark,
-                "Loose prototypes cannot be told apart afterwards; make the plate larger or the mark smaller.",
+                "Loose prototypes cannot be told apart afterwards; make room for it, or write it on with a pen.",
                 Optional.empty(), List.of(), ""));
+    }
+
+    /** A part is no better than the model it is made from. */
+    private static Optional<Finding> doubtfulBase(Upgrade upgrade, Shop shop) {
+        String id = upgrade.part().orElseThrow().base();
+        return shop.machines().stream().flatMap(m -> m.model(id).stream()).findFirst().filter(m -> m.verdict() != Model.Verdict.AGREES)
+                .map(m -> new Finding("base", m.verdict() == Model.Verdict.DISAGREES ? Word.STOP : Word.LOOK,
+                        m.verdict() == Model.Verdict.DISAGREES ? "The model is not true" : "The model was not checked",
+                        "“" + m.name() + "”: " + m.verdictWords(), Optional.empty(), List.of(), ""));
     }
 
     private static Optional<Finding> assumedCorners(Upgrade upgrade) {

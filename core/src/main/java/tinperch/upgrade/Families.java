@@ -3,11 +3,12 @@ package tinperch.upgrade;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
+import tinperch.part.family.FittedModel;
 import tinperch.part.family.ToolCarriagePlate;
 
 /** All part families; a new one is added here. */
 public final class Families {
-    public static final List<PartFamily> ALL = List.of(new ToolCarriagePlate());
+    public static final List<PartFamily> ALL = List.of(new ToolCarriagePlate(), new FittedModel());
 
     private Families() {}
 

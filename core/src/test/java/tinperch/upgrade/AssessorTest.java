@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotSame;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -18,12 +19,22 @@ import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
+import tinperch.machine.model.Model;
+import tinperch.machine.model.ModelCheck;
 import tinperch.measure.HolePair;
 import tinperch.measure.MeasuredPatternTest;
 import tinperch.measure.PatternSheet;
+import tinperch.measure.Reading;
+import tinperch.part.Base;
 import tinperch.part.CarriageExamples;
+import tinperch.part.Bases;
 import tinperch.part.PartDesign;
 import tinperch.part.Values;
+import tinperch.part.family.FittedModel;
+import tinperch.solid.Leaf;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Vec3;
 
 public class AssessorTest {
     private static final Shop SHOP = new Shop(List.of(
@@ -31,7 +42,7 @@ public class AssessorTest {
                     List.of("PLA", "PETG"), Machine.State.IN_PIECES, "open", Book.EMPTY),
             new Machine("n", "Nook", Machine.Kind.CUBE, "", new Machine.Space(200, 200, 200), 0.4, true, 24, 0.2,
                     List.of("PLA", "PETG"), Machine.State.FIT, "", Book.EMPTY)),
-            HardwareTables.STANDARD, new ScrewDrawer(Map.of("M3", List.of(8d, 12d, 16d, 20d))));
+            HardwareTables.STANDARD, new ScrewDrawer(Map.of("M3", List.of(8d, 12d, 16d, 20d))), Bases.NONE);
 
     private static PatternSheet sheet(double w, double h, HolePair... pairs) {
         return MeasuredPatternTest.exact(new double[] {0, 0, w, 0, w, h, 0, h}, 3.3, pairs);
@@ -143,5 +154,42 @@ public class AssessorTest {
         assertEquals(r.mark(), "R4");
         assertEquals(r.with(new Revision.Life(10, Revision.End.FAILED, "crack")).life().hours(), 10.0);
         assertEquals(r.life().end().label(), "Not fitted yet");
+    }
+
+    @Test
+    public void aPartIsNoBetterThanTheModelItIsMadeFrom() {
+        Leaf slab = Leaf.extrusion("slab", Profile.rectangle(0, 0, 30, 20), Placement.HERE, 0, 5);
+        Model model = new Model("k", "clip", "mesh", 1, 12, new Vec3(30, 20, 5), "", List.of(
+                new ModelCheck("a", "length along x", 30, List.of()), new ModelCheck("b", "length along y", 20, List.of())));
+        assertEquals(base(model, slab).orElseThrow().word(), Word.LOOK, "not read yet");
+        Model true2 = model.with(model.checks().get(0).with(List.of(read(30.05)))).with(model.checks().get(1).with(List.of(read(19.95))));
+        assertTrue(base(true2, slab).isEmpty());
+        Model wrong = true2.with(true2.checks().get(1).with(List.of(read(24))));
+        assertEquals(base(wrong, slab).orElseThrow().word(), Word.STOP);
+    }
+
+    @Test
+    public void aLostModelLeavesASentence() {
+        Upgrade u = made();
+        Assessment a = Assessor.assess(u, SHOP, "R1");
+        assertTrue(a.form().isEmpty());
+        assertTrue(a.findings().get(0).why().contains("bring it in again"), a.findings().get(0).why());
+    }
+
+    private static Upgrade made() {
+        return new Upgrade("u", "m", "Clip", LocalDate.of(2026, 1, 5), Trouble.NONE, Map.of(),
+                Optional.of(new PartDesign("fitted-model", "Clip", new FittedModel().start(), "PETG", "k")), "n");
+    }
+
+    private static Reading read(double mm) {
+        return new Reading(mm, Instant.EPOCH, "");
+    }
+
+    private static Optional<Finding> base(Model model, Leaf body) {
+        List<Machine> machines = SHOP.machines().stream().map(m -> m.id().equals("m") ? m.with(model) : m).toList();
+        Shop shop = new Shop(machines, SHOP.hardware(), SHOP.drawer(), id -> new Base("clip", body, List.of()));
+        Assessment a = Assessor.assess(made(), shop, "R1");
+        assertTrue(a.form().isPresent());
+        return a.findings().stream().filter(f -> f.id().equals("base")).findFirst();
     }
 }

@@ -9,6 +9,13 @@ import tinperch.desktop.action.Action;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
+import tinperch.machine.model.Model;
+import tinperch.part.PartDesign;
+import tinperch.part.PartFamily;
+import tinperch.part.PartProblem;
+import tinperch.solid.SolidException;
+import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Families;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
 
@@ -92,13 +99,32 @@ public final class Actions {
 
     /** Starts an upgrade and opens its first station. */
     public static void addUpgrade(Desk desk, Machine machine) {
+        Upgrade u = fresh(desk, machine, "New upgrade", Optional.empty());
+        desk.workshop().edit("start an upgrade", s -> s.with(u));
+        desk.goTo(u, Station.TROUBLE);
+    }
+
+    /** Starts an upgrade whose part is made from a downloaded model, when one can be made from it. */
+    public static void addUpgrade(Desk desk, Machine machine, Model base) {
+        PartFamily family = Families.ALL.stream().filter(PartFamily::wantsBase).findFirst().orElseThrow();
+        Upgrade u = fresh(desk, machine, base.name(), Optional.of(new PartDesign(family.id(), base.name(), family.start(), "PETG", base.id())));
+        try {
+            Assessor.form(u, desk.workshop().shop(), "");
+        } catch (PartProblem | SolidException e) {
+            desk.warn(e.getMessage());
+            return;
+        }
+        desk.workshop().edit("make a part from " + base.name(), s -> s.with(u));
+        desk.goTo(u, Station.SHAPE);
+    }
+
+    private static Upgrade fresh(Desk desk, Machine machine, String name, Optional<PartDesign> part) {
         String id = freshId("upgrade", i -> desk.state().upgrade(i).isPresent());
         Optional<Machine> host = desk.state().machines().stream()
                 .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT).findFirst();
-        Upgrade u = new Upgrade(id, machine.id(), "New upgrade", LocalDate.now(), Trouble.NONE, Map.of(), Optional.empty(),
+        Upgrade u = new Upgrade(id, machine.id(), name, LocalDate.now(), Trouble.NONE, Map.of(), Optional.empty(),
                 host.orElse(machine).id());
-        desk.workshop().edit("start an upgrade", s -> s.with(u));
-        desk.goTo(u, Station.TROUBLE);
+        return part.map(u::with).orElse(u);
     }
 
     private static String freshId(String stem, java.util.function.Predicate<String> taken) {

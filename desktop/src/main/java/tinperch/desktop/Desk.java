@@ -165,7 +165,7 @@ public final class Desk implements AutoCloseable {
     /** Shows what a remedy would do to every margin, without doing it. */
     public void previewRemedy(Remedy remedy) {
         upgrade().ifPresent(u -> preview.set(remedy == null ? null
-                : Assessor.assess(Assessor.apply(u, remedy), state().shop(), state().nextMark(u.id()))));
+                : Assessor.assess(Assessor.apply(u, remedy), workshop.shop(), state().nextMark(u.id()))));
     }
 
     private void changed() {
@@ -180,7 +180,7 @@ public final class Desk implements AutoCloseable {
             boolean other = assessed == null || !assessed.id().equals(now.get().id());
             assessed = now.get();
             assessedIn = state();
-            Assessment next = Assessor.assess(assessed, state().shop(), state().nextMark(assessed.id()));
+            Assessment next = Assessor.assess(assessed, workshop.shop(), state().nextMark(assessed.id()));
             assessment.set(next);
             if (other) {
                 picture.set(null);

@@ -11,6 +11,8 @@ import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tinperch.files.model.MeshBlob;
+import tinperch.part.Bases;
+import tinperch.upgrade.Shop;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
@@ -28,6 +30,7 @@ public final class Workshop implements AutoCloseable {
     private final Deque<Step> redo = new ArrayDeque<>();
     private final List<Runnable> listeners = new ArrayList<>();
     private final Map<String, byte[]> unkept = new HashMap<>();
+    private final Bases bases = new KeptBases(this::state, this::meshBytes);
     private WorkshopState state;
     private WorkshopState saved;
     private String unsaved;
@@ -42,6 +45,11 @@ public final class Workshop implements AutoCloseable {
 
     public WorkshopState state() {
         return state;
+    }
+
+    /** The workshop as the judgement needs it. */
+    public Shop shop() {
+        return state.shop(bases);
     }
 
     /** What the owner must know about the file, for example that it is damaged and shown read-only. */

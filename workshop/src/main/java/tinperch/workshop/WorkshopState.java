@@ -7,6 +7,7 @@ import java.util.Optional;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
+import tinperch.part.Bases;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
@@ -25,8 +26,9 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
         revisions = revisions.stream().sorted(BY_UPGRADE_AND_NUMBER).toList();
     }
 
-    public Shop shop() {
-        return new Shop(machines, HardwareTables.STANDARD, drawer);
+    /** @param bases where the parts made from downloaded models get them */
+    public Shop shop(Bases bases) {
+        return new Shop(machines, HardwareTables.STANDARD, drawer, bases);
     }
 
     public Optional<Machine> machine(String id) {

@@ -18,6 +18,7 @@ import tinperch.files.FileFault;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
 import tinperch.part.PartForm;
+import tinperch.part.Bases;
 import tinperch.solid.Mesh;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Upgrade;
@@ -32,12 +33,12 @@ public class EditAndExportTest extends TempFolder {
     private PartForm form(double thickness) {
         Upgrade u = state.upgrade("avocet-blower").orElseThrow();
         Upgrade changed = u.with(u.part().orElseThrow().with(u.part().get().values().with("plate.thickness", thickness)));
-        return Assessor.form(changed, state.shop(), "R5");
+        return Assessor.form(changed, state.shop(Bases.NONE), "R5");
     }
 
     @Test
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
-        List<Path> files = PartExport.writeAll(state, folder.resolve("out"));
+        List<Path> files = PartExport.writeAll(state, state.shop(Bases.NONE), folder.resolve("out"));
         assertEquals(files.size(), 10);
         for (Path p : files) {
             byte[] bytes = Files.readAllBytes(p);
@@ -54,7 +55,7 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void stlAnd3mfHoldTheSamePart() throws IOException {
-        PartExport.writeAll(state, folder);
+        PartExport.writeAll(state, state.shop(Bases.NONE), folder);
         Mesh stl = StlFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.stl")));
         Mesh mf = ThreeMfFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.3mf"))).mesh();
         assertEquals(stl.triangleCount(), mf.triangleCount());

@@ -10,10 +10,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import tinperch.files.model.MeshBlob;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
 import tinperch.upgrade.Revision;
+import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
+import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.edit.PartEdits;
 import tinperch.workshop.store.WorkshopStore;
@@ -133,15 +136,17 @@ public class WorkshopTest extends TempFolder {
     public void theDemoIsWholeAndConsistent() {
         WorkshopState s = DemoWorkshop.state();
         assertEquals(s.machines().size(), 4);
-        assertEquals(s.upgrades().size(), 7);
+        assertEquals(s.upgrades().size(), 8);
+        Shop shop = s.shop(new KeptBases(() -> s, id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes)
+                .findFirst()));
         assertEquals(s.revisionsOf("avocet-blower").size(), 4);
         for (Upgrade u : s.upgrades()) {
             assertTrue(s.machine(u.machineId()).isPresent() && s.machine(u.hostMachineId()).isPresent(), u.name());
             assertFalse(u.trouble().seen().isEmpty());
-            u.part().ifPresent(p -> assertTrue(tinperch.upgrade.Assessor.assess(u, s.shop(), "R1").form().isPresent(), u.name()));
+            u.part().ifPresent(p -> assertTrue(tinperch.upgrade.Assessor.assess(u, shop, "R1").form().isPresent(), u.name()));
         }
         for (Revision r : s.revisions()) {
-            assertTrue(tinperch.upgrade.Assessor.assess(r.state(), s.shop(), r.mark()).form().isPresent(), r.mark());
+            assertTrue(tinperch.upgrade.Assessor.assess(r.state(), shop, r.mark()).form().isPresent(), r.mark());
         }
         assertEquals(DemoWorkshop.state(), DemoWorkshop.state(), "the demo is the same every time");
     }

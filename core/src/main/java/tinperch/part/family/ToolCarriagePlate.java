@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.part.Dimension;
+import tinperch.part.HolePattern;
 import tinperch.part.Parameter;
 import tinperch.part.PartFamily;
 import tinperch.part.PartForm;
@@ -82,6 +83,36 @@ public final class ToolCarriagePlate implements PartFamily {
     @Override
     public List<Parameter> parameters() {
         return PARAMETERS;
+    }
+
+    @Override
+    public String summary(String group, Values v) {
+        if (group.equals(BODY)) {
+            return Quantity.plain(v.number("plate.width"), Unit.MM) + " × " + Quantity.plain(v.number("plate.height"), Unit.MM)
+                    + " × " + Quantity.mm(v.number("plate.thickness"));
+        }
+        if (group.equals(REACHES)) {
+            double d = v.number("opening.diameter");
+            return d > 0 ? "opening Ø " + Quantity.mm(d) : "no opening";
+        }
+        String site = group.contains("machine") ? "mount" : "tool";
+        double standoff = v.number(site + ".standoff");
+        return v.choice(site + ".thread") + "×" + Quantity.plain(v.number(site + ".length"), Unit.MM) + " into "
+                + v.choice(site + ".seat") + (standoff > 0 ? ", standing off " + Quantity.mm(standoff) : ", flat on the plate");
+    }
+
+    /** Large enough for what was measured. */
+    @Override
+    public Values startAround(Map<String, HolePattern> patterns) {
+        double w = 20;
+        double h = 20;
+        for (HolePattern p : patterns.values()) {
+            for (HolePattern.Hole hole : p.holes()) {
+                w = Math.max(w, Math.abs(hole.x()));
+                h = Math.max(h, Math.abs(hole.y()));
+            }
+        }
+        return start().with("plate.width", Math.ceil(2 * w + 20)).with("plate.height", Math.ceil(2 * h + 20));
     }
 
     @Override

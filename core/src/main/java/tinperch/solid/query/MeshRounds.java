@@ -94,10 +94,24 @@ public final class MeshRounds {
             Circle to = open.get(i);
             // One slice alone may be the tip of a ball or a bead.
             if (to.slice > from.slice || at.length * from.r * 2 < extent) {
-                double middle = (at[from.slice] + at[to.slice]) / 2;
-                all.add(new Round(axis, plane.point(to.x, to.y, middle), 2 * to.r, at[to.slice] - at[from.slice] + step, to.hole));
+                double[] ends = ends(mesh, plane, to, at[from.slice], at[to.slice], step);
+                all.add(new Round(axis, plane.point(to.x, to.y, (ends[0] + ends[1]) / 2), 2 * to.r, ends[1] - ends[0], to.hole));
             }
         }
+    }
+
+    /** Where it begins and ends: its outermost corners less than a slice beyond the slices it was seen in, else half a slice on. */
+    private static double[] ends(Mesh mesh, Placement plane, Circle c, double from, double to, double step) {
+        double low = from;
+        double high = to;
+        for (int i = 0; i < mesh.pointCount(); i++) {
+            Vec3 p = plane.local(mesh.point(i));
+            if (p.z() > from - step && p.z() < to + step && Math.abs(Math.hypot(p.x() - c.x, p.y() - c.y) - c.r) <= OFF_SHARE * c.r) {
+                low = Math.min(low, p.z());
+                high = Math.max(high, p.z());
+            }
+        }
+        return new double[] {low < from ? low : from - step / 2, high > to ? high : to + step / 2};
     }
 
     /** The one that ended in the slice before at the same place with the same size. */

@@ -1,6 +1,6 @@
 package tinperch.desktop.cli;
 
-import java.util.ArrayList;
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -9,8 +9,6 @@ import tinperch.check.Finding;
 import tinperch.check.Margin;
 import tinperch.files.json.Json;
 import tinperch.upgrade.Assessor;
-import tinperch.upgrade.Upgrade;
-import tinperch.workshop.WorkshopState;
 
 /** Prints the findings of every part, tightest first. */
 @CommandLine.Command(name = "check", mixinStandardHelpOptions = true,
@@ -26,13 +24,9 @@ public final class CheckCommand implements Callable<Integer> {
     record Report(String upgrade, String machine, List<Finding> findings) {}
 
     @Override
-    public Integer call() {
-        WorkshopState state = workshop.state();
-        List<Report> reports = new ArrayList<>();
-        for (Upgrade u : state.upgrades()) {
-            reports.add(new Report(u.name(), state.machine(u.machineId()).orElseThrow().name(),
-                    Assessor.assess(u, state.shop(), state.nextMark(u.id())).findings()));
-        }
+    public Integer call() throws IOException {
+        List<Report> reports = workshop.look((state, shop) -> state.upgrades().stream().map(u -> new Report(u.name(),
+                state.machine(u.machineId()).orElseThrow().name(), Assessor.assess(u, shop, state.nextMark(u.id())).findings())).toList());
         if (json) {
             System.out.println(Json.pretty(Map.of("upgrades", reports)));
         } else {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -20,12 +21,14 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import tinperch.check.Word;
+import tinperch.desktop.Actions;
 import tinperch.desktop.Desk;
 import tinperch.desktop.View;
 import tinperch.desktop.look.Column;
@@ -46,6 +49,8 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.MeshRounds;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
 import tinperch.workshop.edit.Crew;
 import tinperch.workshop.model.ModelReader;
 import tinperch.workshop.model.ReadModel;
@@ -253,7 +258,11 @@ final class ModelsPanel extends Column implements View {
                 () -> use(m)), "model-use-" + m.id());
         use.setDisable(verdict == Model.Verdict.DISAGREES);
         Button remove = Ui.id(Ui.button("Remove", null, () -> remove(m)), "model-remove-" + m.id());
-        HBox acts = new HBox(8, more(m), Ui.spring(), use, remove);
+        Button make = Ui.id(Ui.button("Make a part from it", "mdi2s-shape-outline", () -> Actions.addUpgrade(desk, machine(), m)),
+                "model-make-" + m.id());
+        Ui.tip(make, "Starts an upgrade whose part is this model, bored for your screws and your printer");
+        make.setDisable(verdict == Model.Verdict.DISAGREES);
+        FlowPane acts = new FlowPane(8, 6, more(m), make, use, remove);
         acts.setAlignment(Pos.CENTER_LEFT);
         return new Column(8, head, rows, acts);
     }
@@ -318,6 +327,12 @@ final class ModelsPanel extends Column implements View {
         List<String> standing = new ArrayList<>(machine().neighboursOf(m.id()).stream().map(Neighbour::name).toList());
         if (!standing.isEmpty()) {
             complain("“" + standing.get(0) + "” among the neighbours is made of it; remove that one first. Nothing was changed.");
+            return;
+        }
+        Optional<String> made = Stream.concat(desk.state().upgrades().stream(), desk.state().revisions().stream().map(Revision::state))
+                .filter(u -> u.part().filter(p -> p.base().equals(m.id())).isPresent()).map(Upgrade::name).findFirst();
+        if (made.isPresent()) {
+            complain("The part of “" + made.get() + "” is made from it, or a kept revision is; it has to stay. Nothing was changed.");
             return;
         }
         edit("remove " + m.name(), k -> k.withoutModel(m.id()));

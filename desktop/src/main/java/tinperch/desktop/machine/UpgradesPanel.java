@@ -50,7 +50,7 @@ final class UpgradesPanel extends Column implements View {
     }
 
     private Node row(Upgrade u) {
-        List<Finding> findings = Assessor.assess(u, desk.state().shop(), desk.state().nextMark(u.id())).findings();
+        List<Finding> findings = Assessor.assess(u, desk.workshop().shop(), desk.state().nextMark(u.id())).findings();
         List<Revision> kept = desk.state().revisionsOf(u.id());
         Label name = Ui.label(u.name(), "strong");
         Label life = Ui.label(kept.isEmpty() ? "no revision kept yet" : kept.size() + (kept.size() == 1 ? " revision, " : " revisions, ")

@@ -3,6 +3,7 @@ package tinperch.desktop.station;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -25,12 +26,16 @@ import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.FittingSheet;
+import tinperch.machine.Machine;
+import tinperch.machine.model.Model;
 import tinperch.part.Parameter;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
+import tinperch.part.PartProblem;
 import tinperch.part.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.solid.SolidException;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Families;
 import tinperch.upgrade.Upgrade;
@@ -103,44 +108,51 @@ final class ShapeStation extends BorderPane implements View {
     private Node chooseFamily() {
         VBox box = new VBox(12, Ui.label("What kind of part?", "title"));
         box.getStyleClass().add("welcome");
-        boolean measured = !Assessor.patterns(upgrade()).isEmpty();
         for (PartFamily f : Families.ALL) {
-            Button b = Ui.id(Ui.button("Make a " + f.title().toLowerCase(java.util.Locale.ROOT), "mdi2s-shape-outline",
-                    () -> start(f)), "family-" + f.id());
-            b.getStyleClass().add("accent");
-            List<String> missing = f.roles().entrySet().stream()
-                    .filter(r -> !Assessor.patterns(upgrade()).containsKey(r.getKey())).map(Map.Entry::getValue).toList();
-            b.setDisable(!missing.isEmpty());
-            box.getChildren().addAll(Ui.label(f.title(), "section"), Ui.text(f.purpose(), "lead"), b);
-            if (!missing.isEmpty()) {
-                box.getChildren().add(Ui.text("Still to be measured: " + String.join("; ", missing) + ".", "look"));
-            }
+            box.getChildren().addAll(Ui.label(f.title(), "section"), Ui.text(f.purpose(), "lead"));
+            box.getChildren().addAll(f.wantsBase() ? models(f) : patterns(f));
         }
-        if (!measured || !Families.ALL.get(0).roles().keySet().stream().allMatch(Assessor.patterns(upgrade())::containsKey)) {
-            box.getChildren().add(Ui.id(Ui.button("Go to Measure", "mdi2a-arrow-right", () -> desk.goTo(Station.MEASURE)),
-                    "go-measure"));
-        }
-        return box;
+        return new Scroller(box);
     }
 
-    private void start(PartFamily f) {
-        Upgrade u = upgrade();
-        Values v = roomy(f, u);
-        desk.workshop().edit("make a " + f.title().toLowerCase(java.util.Locale.ROOT),
-                s -> s.with(u.with(new PartDesign(f.id(), u.name(), v, "PETG"))));
+    /** A button to begin with, and what is still to be measured before. */
+    private List<Node> patterns(PartFamily f) {
+        Button b = Ui.id(Ui.button("Make a " + f.title().toLowerCase(Locale.ROOT), "mdi2s-shape-outline", () -> start(f, "")),
+                "family-" + f.id());
+        b.getStyleClass().add("accent");
+        List<String> missing = f.roles().entrySet().stream().filter(r -> !Assessor.patterns(upgrade()).containsKey(r.getKey()))
+                .map(Map.Entry::getValue).toList();
+        b.setDisable(!missing.isEmpty());
+        return missing.isEmpty() ? List.of(b) : List.of(b, Ui.text("Still to be measured: " + String.join("; ", missing) + ".", "look"),
+                Ui.id(Ui.button("Go to Measure", "mdi2a-arrow-right", () -> desk.goTo(Station.MEASURE)), "go-measure"));
     }
 
-    /** A plate large enough for what was measured, so that the first thing seen is a part and not a complaint. */
-    private Values roomy(PartFamily f, Upgrade u) {
-        double w = 20;
-        double h = 20;
-        for (var pattern : Assessor.patterns(u).values()) {
-            for (var hole : pattern.holes()) {
-                w = Math.max(w, Math.abs(hole.x()));
-                h = Math.max(h, Math.abs(hole.y()));
+    /** One button for each model kept with the machine. */
+    private List<Node> models(PartFamily f) {
+        List<Node> all = new ArrayList<>();
+        for (Model m : desk.machine().map(Machine::models).orElse(List.of())) {
+            Button b = Ui.id(Ui.button("Start from " + m.name(), "mdi2c-cube-outline", () -> start(f, m.id())), "base-" + m.id());
+            b.setDisable(m.verdict() == Model.Verdict.DISAGREES);
+            all.add(b);
+            if (m.verdict() != Model.Verdict.AGREES) {
+                all.add(Ui.text(m.verdictWords(), "look"));
             }
         }
-        return f.start().with("plate.width", Math.ceil(2 * w + 20)).with("plate.height", Math.ceil(2 * h + 20));
+        if (all.isEmpty()) {
+            all.add(Ui.text("This machine has no downloaded model yet; its sheet takes one in under Models.", "faint"));
+        }
+        return all;
+    }
+
+    private void start(PartFamily f, String baseId) {
+        Upgrade next = upgrade().with(new PartDesign(f.id(), upgrade().name(), f.startAround(Assessor.patterns(upgrade())), "PETG", baseId));
+        try {
+            Assessor.form(next, desk.workshop().shop(), "");
+        } catch (PartProblem | SolidException e) {
+            desk.warn(e.getMessage());
+            return;
+        }
+        desk.workshop().edit("make a " + f.title().toLowerCase(Locale.ROOT), s -> s.with(next));
     }
 
     /** A click on a face of the turntable: its feature lights up, its first field gets the focus. */
@@ -175,13 +187,15 @@ final class ShapeStation extends BorderPane implements View {
         private final GridPane grid = new GridPane();
         private final List<String> keys;
         private final Button fold;
+        private final String title;
 
         Card(String title, List<Parameter> parameters) {
             super(6);
+            this.title = title;
             keys = parameters.stream().map(Parameter::key).toList();
             getStyleClass().add("panel");
             fold = Ui.id(new Button(title, Ui.icon("mdi2c-chevron-right")), "card-" + title.toLowerCase(
-                    java.util.Locale.ROOT).replaceAll("[^a-z]+", "-"));
+                    Locale.ROOT).replaceAll("[^a-z]+", "-"));
             fold.getStyleClass().add("fold");
             fold.setMaxWidth(Double.MAX_VALUE);
             fold.setOnAction(e -> open(!getChildren().contains(grid)));
@@ -244,22 +258,7 @@ final class ShapeStation extends BorderPane implements View {
                     Ui.tip(fields.get(k).field(), p.hint() + (p.unit() == Unit.MM ? " · " + Quantity.inches(v.number(k)) : ""));
                 }
             }
-            summary.setText(summary(v));
-        }
-
-        private String summary(Values v) {
-            if (keys.contains("plate.width")) {
-                return Quantity.plain(v.number("plate.width"), Unit.MM) + " × " + Quantity.plain(v.number("plate.height"), Unit.MM)
-                        + " × " + Quantity.mm(v.number("plate.thickness"));
-            }
-            String site = keys.contains("mount.seat") ? "mount" : keys.contains("tool.seat") ? "tool" : "";
-            if (!site.isEmpty()) {
-                double standoff = v.number(site + ".standoff");
-                return v.choice(site + ".thread") + "×" + Quantity.plain(v.number(site + ".length"), Unit.MM) + " into "
-                        + v.choice(site + ".seat") + (standoff > 0 ? ", standing off " + Quantity.mm(standoff) : ", flat on the plate");
-            }
-            double d = v.number("opening.diameter");
-            return d > 0 ? "opening Ø " + Quantity.mm(d) : "no opening";
+            summary.setText(family.summary(title, v));
         }
     }
 

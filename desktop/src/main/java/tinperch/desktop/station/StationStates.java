@@ -33,6 +33,9 @@ final class StationStates {
                 .orElse(Math.max(1L, u.sheets().size()));
         long done = u.sheets().values().stream().filter(s -> MeasuredPattern.of(s).isPresent()).count();
         int pairs = u.sheets().values().stream().mapToInt(PatternSheet::pairsMeasured).sum();
+        if (wanted == 0) {
+            return "nothing needed";
+        }
         return pairs == 0 ? "nothing read yet" : done + " of " + wanted + " patterns";
     }
 

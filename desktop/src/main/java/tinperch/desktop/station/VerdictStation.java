@@ -219,7 +219,7 @@ final class VerdictStation extends BorderPane implements View {
     private void writeAgain(Revision r) {
         Path folder = Path.of(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
         try {
-            PartForm form = Assessor.form(r.state(), desk.state().shop(), r.mark());
+            PartForm form = Assessor.form(r.state(), desk.workshop().shop(), r.mark());
             Picture p = Picture.of(form);
             for (PartExport.Format f : PartExport.Format.values()) {
                 PartExport.write(p.mesh(), r.state(), r.mark(), f, folder.resolve(PartExport.fileName(r.state(), r.mark(), f)));

@@ -17,16 +17,20 @@ import tinperch.solid.Solid;
 import tinperch.solid.Tolerances;
 import tinperch.solid.kernel.SolidKernel;
 
-/** Two models the club fetched: one that is true, one that is not. */
+/** Three models the club fetched: two that are true, one that is not. */
 public final class DemoModels {
+    /** The model the demo makes a part from. */
+    static final String GUARD_ID = "model-guard";
     private static final MeshBlob BLOWER = MeshBlob.of(blower());
     private static final MeshBlob CARTRIDGE = MeshBlob.of(cartridge());
+
+    private static final MeshBlob GUARD = MeshBlob.of(guard());
 
     private DemoModels() {}
 
     /** What the demo's machines name. */
     public static List<MeshBlob> blobs() {
-        return List.of(BLOWER, CARTRIDGE);
+        return List.of(BLOWER, CARTRIDGE, GUARD);
     }
 
     static Machine of(Machine m) {
@@ -37,6 +41,8 @@ public final class DemoModels {
             case "curlew" -> m.with(model("model-cartridge", "carbon and dust cartridge", CARTRIDGE, cartridge(), List.of(
                     check("cartridge-width", "length along x", 118, 120.1, 119.9),
                     check("cartridge-height", "length along y", 88, 90.0))));
+            case "turnstone" -> m.with(model(GUARD_ID, "fan guard 40", GUARD, guard(), List.of(
+                    check("guard-holes", "two holes Ø 3 mm apart", 32, 31.98, 32.03), check("guard-width", "length along x", 40, 39.92, 40.05))));
             default -> m;
         };
     }
@@ -61,6 +67,26 @@ public final class DemoModels {
                 Leaf.extrusion("ears below", Profile.rectangle(0, -20, 48, 8), Placement.HERE, 0, 15));
         return SolidKernel.evaluate(housing.minus(round("eye", 0, 0, 31.5), round("a", -20, -20, 3.3), round("b", 20, -20, 3.3),
                 round("c", 20, 20, 3.3), round("d", -20, 20, 3.3)), Tolerances.USUAL);
+    }
+
+    /** A square frame with a bull's eye of thin rings on a cross. */
+    private static Mesh guard() {
+        List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("frame", Profile.roundedRectangle(0, 0, 40, 40, 4, 8), Placement.HERE, 0, 2.4)
+                .minus(tube("mouth", 37, -1, 3.4))));
+        for (double d : new double[] {12, 24}) {
+            body.add(tube("ring " + d, d, 0, 2.4).minus(tube("within " + d, d - 3, -1, 3.4)));
+        }
+        body.add(Leaf.extrusion("bar", Profile.rectangle(0, 0, 38, 2), Placement.HERE, 0, 2.4));
+        body.add(Leaf.extrusion("bar across", Profile.rectangle(0, 0, 2, 38), Placement.HERE, 0, 2.4));
+        List<Solid> holes = new ArrayList<>();
+        for (double[] p : new double[][] {{-16, -16}, {16, -16}, {16, 16}, {-16, 16}}) {
+            holes.add(Leaf.extrusion("hole", Profile.disc(p[0], p[1], 3, 32), Placement.HERE, -1, 3.4));
+        }
+        return SolidKernel.evaluate(new Solid.Difference(new Solid.Union(body), holes), Tolerances.USUAL);
+    }
+
+    private static Leaf tube(String name, double d, double from, double to) {
+        return Leaf.extrusion(name, Profile.disc(0, 0, d, 64), Placement.HERE, from, to);
     }
 
     private static Leaf round(String name, double x, double y, double d) {

@@ -37,7 +37,7 @@ public final class DemoWorkshop {
             s = s.with(m);
         }
         Upgrade blower = blowerCarriage();
-        for (Upgrade u : List.of(blower, braces(), switchMount(), holdDown(), lampMount(), filterBox(), wireTension())) {
+        for (Upgrade u : List.of(blower, braces(), switchMount(), holdDown(), fanGuard(), lampMount(), filterBox(), wireTension())) {
             s = s.with(u);
         }
         for (Revision r : blowerRevisions(blower)) {
@@ -172,6 +172,13 @@ public final class DemoWorkshop {
                                 AC),
                         "tool", calipers.sheet("clamp", new double[] {0, 0, 84.06, 0, 84.02, 32.0, 0, 32.03}, 4.4, 2, AB, AD)),
                 Optional.of(new PartDesign(PLATE, "Hold-down plate", v, "PLA")), "curlew");
+    }
+
+    private static Upgrade fanGuard() {
+        Values v = Families.byId("fitted-model").orElseThrow().start().with("holes.for", "M3");
+        return new Upgrade("turnstone-guard", "turnstone", "Guard for the board fan", LocalDate.of(2026, 11, 7),
+                new Trouble("Strings of plastic get drawn into the board's fan and stop it; a finger was nipped.", "stops in a month", "3"),
+                Map.of(), Optional.of(new PartDesign("fitted-model", "Fan guard", v, "PLA", DemoModels.GUARD_ID)), "curlew");
     }
 
     // ---- Curlew ----

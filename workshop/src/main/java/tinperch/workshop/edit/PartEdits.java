@@ -11,7 +11,6 @@ import tinperch.solid.SolidException;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
-import tinperch.workshop.WorkshopState;
 
 /** Changes to a part that are tried before they are made: what cannot be built is refused with a sentence. */
 public final class PartEdits {
@@ -33,9 +32,9 @@ public final class PartEdits {
             return Optional.of(e.getMessage());
         }
         Upgrade next = upgrade.with(part.with(values));
-        Optional<String> problem = problem(workshop.state(), next);
+        Optional<String> problem = problem(workshop, next);
         // A part that cannot be built anyway may be changed step by step.
-        if (problem.isPresent() && problem(workshop.state(), upgrade).isEmpty()) {
+        if (problem.isPresent() && problem(workshop, upgrade).isEmpty()) {
             return problem;
         }
         workshop.edit(Quantity.inSentence(parameter.label()) + " " + parameter.show(values),
@@ -43,9 +42,9 @@ public final class PartEdits {
         return Optional.empty();
     }
 
-    private static Optional<String> problem(WorkshopState state, Upgrade upgrade) {
+    private static Optional<String> problem(Workshop workshop, Upgrade upgrade) {
         try {
-            Assessor.form(upgrade, state.shop(), state.nextMark(upgrade.id()));
+            Assessor.form(upgrade, workshop.shop(), workshop.state().nextMark(upgrade.id()));
             return Optional.empty();
         } catch (PartProblem | SolidException e) {
             return Optional.of(e.getMessage());

@@ -14,6 +14,7 @@ import tinperch.solid.Mesh;
 import tinperch.solid.Tolerances;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 
@@ -52,12 +53,12 @@ public final class PartExport {
     }
 
     /** Writes every part of a workshop in both formats and returns the files; parts that cannot be built are left out. */
-    public static List<Path> writeAll(WorkshopState state, Path folder) throws IOException {
+    public static List<Path> writeAll(WorkshopState state, Shop shop, Path folder) throws IOException {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
         for (Upgrade u : state.upgrades()) {
             String mark = state.nextMark(u.id());
-            var form = Assessor.assess(u, state.shop(), mark).form();
+            var form = Assessor.assess(u, shop, mark).form();
             if (form.isEmpty()) {
                 continue;
             }
