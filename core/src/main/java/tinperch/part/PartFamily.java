@@ -18,6 +18,11 @@ public interface PartFamily {
     /** Patterns it is built around: role and what to measure. */
     Map<String, String> roles();
 
+    /** What the view from above is called. */
+    default String above() {
+        return "from above";
+    }
+
     /** Whether it is made from a downloaded model. */
     default boolean wantsBase() {
         return false;

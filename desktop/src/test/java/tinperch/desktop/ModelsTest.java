@@ -23,6 +23,7 @@ import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Tolerances;
 import tinperch.solid.kernel.SolidKernel;
+import tinperch.upgrade.Upgrade;
 
 /** A downloaded model on its way to being believed, in the real window. */
 public class ModelsTest extends WindowTest {
@@ -76,7 +77,7 @@ public class ModelsTest extends WindowTest {
     public void inchesAreNoticedReadingsDecideAndItBecomesANeighbour() throws Exception {
         click("machine-turnstone");
         bringIn(inches());
-        waitFor(() -> machine("turnstone").models().size() == 1, "the model did not come");
+        waitFor(() -> machine("turnstone").models().size() == 2, "the model did not come");
         Model m = newest("turnstone");
         assertEquals(m.name(), "fan plate");
         assertTrue(text("model-doubt-" + m.id()).contains("was it drawn in inches? Then it is 60 mm"), text("model-doubt-" + m.id()));
@@ -132,7 +133,7 @@ public class ModelsTest extends WindowTest {
         });
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(text("model-complaint").contains("Stopped"), text("model-complaint"));
-        assertTrue(machine("turnstone").models().isEmpty());
+        assertEquals(machine("turnstone").models().size(), 1);
         assertTrue(desk.workshop().undoLabel().isEmpty());
     }
 
@@ -152,5 +153,54 @@ public class ModelsTest extends WindowTest {
         assertTrue(machine("curlew").models().isEmpty());
         click("undo");
         assertEquals(machine("curlew").models().size(), 1);
+    }
+
+    @Test
+    public void aTrueModelBecomesAPartBoredForItsScrews() throws Exception {
+        click("machine-avocet");
+        press("model-make-model-blower");
+        Upgrade made = desk.upgrade().orElseThrow();
+        assertEquals(made.part().orElseThrow().base(), "model-blower");
+        waitForPicture();
+        double drawn = desk.pictureProperty().get().mesh().volumeMm3();
+        press("card-holes");
+        choose("field-holes.for", "M4");
+        assertTrue(text("notice-text").contains("wider"), "the fan's mouth is a hole as well: " + text("notice-text"));
+        assertEquals(((ComboBox<?>) need("field-holes.for")).getValue(), "nothing: as drawn", "the last good choice stays");
+        type("field-holes.of", "3.3");
+        choose("field-holes.for", "M4");
+        waitForPicture();
+        double bored = desk.pictureProperty().get().mesh().volumeMm3();
+        // Four holes of 3.3 through 15 mm, made 4.5 (ISO 273, medium) and what the printer needs.
+        double wide = 4.5 + machine(made.hostMachineId()).holeOffsetMm();
+        assertEquals(drawn - bored, 4 * 15 * Math.PI / 4 * (wide * wide - 3.3 * 3.3), 5);
+        type("field-holes.of", "9");
+        assertTrue(complaint("field-holes.of").contains("has no hole of Ø 9 mm; it has 3.3 mm, 31.5 mm"), complaint("field-holes.of"));
+        choose("field-base.down", "front");
+        waitForPicture();
+        assertEquals(desk.pictureProperty().get().mesh().bounds().size().z(), 50, 0.1);
+        close();
+        open();
+        Upgrade again = upgrade(made.id());
+        assertEquals(again.part(), desk.state().upgrade(made.id()).orElseThrow().part());
+        assertEquals(again.part().orElseThrow().values().choice("base.down"), "front");
+        click("machine-avocet");
+        assertTrue(find("open-" + made.id()) != null);
+        press("model-remove-model-blower");
+        assertTrue(text("model-complaint").contains("is made from it"), text("model-complaint"));
+        assertEquals(machine("avocet").models().size(), 1);
+    }
+
+    @Test
+    public void aPartCanBeStartedFromAModelOnTheShapeStationToo() throws Exception {
+        click("machine-avocet");
+        click("start-upgrade");
+        Upgrade fresh = desk.upgrade().orElseThrow();
+        goTo(fresh.id(), Station.SHAPE);
+        press("base-model-blower");
+        assertEquals(upgrade(fresh.id()).part().orElseThrow().base(), "model-blower");
+        waitForPicture();
+        goTo("curlew-filter", Station.SHAPE);
+        assertTrue(need("base-model-cartridge").isDisabled(), "what the readings disagree with is no base");
     }
 }

@@ -85,7 +85,8 @@ public final class FittedModel implements PartFamily {
         List<String> wanted = new ArrayList<>(List.of(AS_DRAWN, FOR_PRINTER));
         tinperch.hardware.HardwareTables.STANDARD.threads().forEach(t -> wanted.add(t.name()));
         return List.of(
-                Parameter.choice("base.down", "Lies on", "Its", downs, "The side that lies on the bed; the bottom as drawn is the least z"),
+                Parameter.choice("base.down", "Lies on", "The model's", downs, "The side that lies on the bed; its bottom is where z is least, "
+                        + "its front where y is, its left where x is"),
                 Parameter.choice("holes.for", "Holes", "Bored for", wanted,
                         "A thread bores the holes to let its screws through; the printer's hole offset is added to every bore"),
                 Parameter.number("holes.of", "Holes", "Only those of Ø", Unit.MM, 0, 100, 0, "As drawn; 0 takes all that are found"),

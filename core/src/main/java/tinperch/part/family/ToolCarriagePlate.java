@@ -73,6 +73,11 @@ public final class ToolCarriagePlate implements PartFamily {
     }
 
     @Override
+    public String above() {
+        return "from the tool side";
+    }
+
+    @Override
     public Map<String, String> roles() {
         Map<String, String> roles = new LinkedHashMap<>();
         roles.put("mount", "machine side: the four holes the plate bolts to");

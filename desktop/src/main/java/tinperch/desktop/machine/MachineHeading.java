@@ -53,6 +53,7 @@ final class MachineHeading extends HBox {
         CommitField note = form.text("machine-note", Machine::stateNote, "why", (m, t) -> m.withState(m.state(), t), true);
         note.field().setPromptText("why it is in that state");
         note.setPrefWidth(330);
+        note.setMaxHeight(USE_PREF_SIZE);
         getChildren().addAll(name, Ui.whole(state), forWhat, upgrade, note);
         setAlignment(Pos.CENTER_LEFT);
     }

@@ -28,7 +28,7 @@ import tinperch.solid.view.HiddenLines.Piece;
 import tinperch.workshop.edit.PictureWorker.Picture;
 
 /**
- * The part in three drawn views to one scale — from the tool side, the front below it, the side beside that — with its
+ * The part in three drawn views to one scale — from above, the front below it, the side beside that — with its
  * dimensions on the drawing, and the turntable in the free corner.
  */
 public final class FittingSheet extends Pane {
@@ -54,10 +54,11 @@ public final class FittingSheet extends Pane {
 
     /**
      * @param edit sets a parameter from text; answers why not, or empty
+     * @param above what the view from above is called
      * @param hint what a parameter does
      * @param picked told the feature clicked on in the turntable
      */
-    public FittingSheet(Desk desk, BiFunction<String, String, Optional<String>> edit, Function<String, String> hint,
+    public FittingSheet(Desk desk, String above, BiFunction<String, String, Optional<String>> edit, Function<String, String> hint,
             Consumer<String> picked) {
         this.desk = desk;
         this.edit = edit;
@@ -72,7 +73,7 @@ public final class FittingSheet extends Pane {
         turntable.setManaged(false);
         onLit = (o, a, b) -> turntable.light(b);
         getChildren().addAll(canvas, turntable);
-        for (String t : new String[] {"from the tool side", "from the front", "from the right"}) {
+        for (String t : new String[] {above, "from the front", "from the right"}) {
             Node l = Ui.label(t, "view-title");
             titles.add(l);
             getChildren().add(l);

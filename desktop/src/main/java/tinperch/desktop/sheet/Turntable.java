@@ -33,6 +33,8 @@ import tinperch.workshop.edit.PictureWorker;
  * it along one of its axes, and what it holds can be seen through or left out.
  */
 public final class Turntable extends Region {
+    /** How much of the picture is filled; the rest is for the tools and for air. */
+    private static final double FILLED = 0.9;
     /** Drawn twice as large while still, so that edges come out smooth. */
     private static final int STILL = 2;
 
@@ -233,6 +235,15 @@ public final class Turntable extends Region {
         draw();
     }
 
+    /** Pixels for a mm, so that whatever way it is turned about the vertical it stays within the picture. */
+    private double fit(int w, int h) {
+        Vec3 size = frame.size();
+        double across = Math.hypot(size.x(), size.y());
+        double tilt = Math.toRadians(pitch);
+        double up = across * Math.abs(Math.sin(tilt)) + size.z() * Math.cos(tilt);
+        return Math.min(w / Math.max(1, across), h / Math.max(1, up));
+    }
+
     /** Draws again, after the size or the colours changed. */
     public void draw() {
         int scale = dragging || rough ? 1 : STILL;
@@ -253,8 +264,7 @@ public final class Turntable extends Region {
             view.setFitHeight((int) getHeight());
             view.setSmooth(true);
         }
-        Vec3 size = frame.size();
-        double k = zoom * 0.88 * Math.min(w, h * 1.25) / Math.max(1, size.length());
+        double k = zoom * FILLED * fit(w, h);
         Palette p = theme.palette();
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
                 p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);

@@ -129,6 +129,8 @@ public final class Shots {
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
         detail("no-part", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        step("model-part", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.SHAPE));
+        detail("model-print", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.PRINT));
         step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
         detail("finder", () -> {
             desk.goTo(blower, Station.SHAPE);

@@ -31,6 +31,7 @@ import tinperch.desktop.look.WordBadge;
 import tinperch.files.FileFault;
 import tinperch.machine.Machine;
 import tinperch.material.Material;
+import tinperch.part.PartForm;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
@@ -205,7 +206,8 @@ final class PrintStation extends Scroller implements View {
                         + "Stay with the first print after a change."
                 : "Stay with the first print after a change, a hand near the switch.").orElse(""));
         List<Revision> kept = desk.state().revisionsOf(upgradeId);
-        changed.setText(kept.isEmpty() ? "The first revision of this upgrade; it is engraved " + mark() + "."
+        boolean engraved = desk.assessmentProperty().get().form().flatMap(PartForm::markPlace).isPresent();
+        changed.setText(kept.isEmpty() ? "The first revision of this upgrade, " + mark() + (engraved ? ", as is engraved in it." : "; write it on, it has no room for the mark.")
                 : "Since " + kept.get(kept.size() - 1).mark() + ": " + differences(kept.get(kept.size() - 1).state(), u));
         showHosts(u);
         showFacts();

@@ -99,7 +99,7 @@ final class ShapeStation extends BorderPane implements View {
         scroll.setPrefWidth(292);
         scroll.setMinWidth(292);
         setLeft(scroll);
-        sheet = new FittingSheet(desk, (key, text) -> PartEdits.set(desk.workshop(), upgradeId, key, text),
+        sheet = new FittingSheet(desk, family.above(), (key, text) -> PartEdits.set(desk.workshop(), upgradeId, key, text),
                 key -> family.parameter(key).label() + ": " + family.parameter(key).hint(), this::picked);
         setCenter(sheet);
         BorderPane.setMargin(sheet, new Insets(0, 0, 0, 12));
