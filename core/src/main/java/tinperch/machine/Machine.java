@@ -1,7 +1,10 @@
 package tinperch.machine;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import tinperch.machine.book.Book;
@@ -202,6 +205,13 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return with(next).withSurroundings(new Surroundings(surroundings.axes(), surroundings.groups(),
                 surroundings.neighbours().stream().map(n -> n.form() == Neighbour.Form.MODEL && n.of().equals(modelId)
                         ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList(), surroundings.sites()));
+    }
+
+    /** The bores of its nozzles on a day, mm: by the names of the loadouts that have one of their own, else the machine's under no name. */
+    public Map<String, Double> boresMm(LocalDate day) {
+        Map<String, Double> bores = new LinkedHashMap<>();
+        book.loadouts().forEach(l -> book.at(day, l.id()).value("nozzle.bore").ifPresent(mm -> bores.put(l.name(), mm)));
+        return bores.isEmpty() ? Map.of("", nozzleMm) : bores;
     }
 
     /** Neighbours made of a model, or with holes read on a sheet. */

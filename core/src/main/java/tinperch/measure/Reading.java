@@ -38,6 +38,11 @@ public record Reading(double value, Instant at, String instrument, String note, 
         return new Reading(value, at, instrument, next, leftOut, earlier);
     }
 
+    /** Said to be taken with something else. */
+    public Reading takenWith(String what) {
+        return new Reading(value, at, what, note, leftOut, earlier);
+    }
+
     public Reading leftOut(boolean out) {
         return new Reading(value, at, instrument, note, out, earlier);
     }

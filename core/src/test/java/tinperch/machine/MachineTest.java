@@ -5,12 +5,15 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
+import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
+import tinperch.machine.book.SettingChange;
 import tinperch.material.Material;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
@@ -99,5 +102,18 @@ public class MachineTest {
             assertTrue(!StartingFrames.of(machine(true, 24).withKind(k)).axes().isEmpty(), k.label());
         }
         assertTrue(why(machine(true, 24).withKind(Machine.Kind.LASER), "PLA").contains("does not print"));
+    }
+
+    @Test
+    public void everyLoadoutMayHaveANozzleOfItsOwn() {
+        Machine m = machine(true, 24);
+        assertEquals(m.boresMm(DAY), Map.of("", 0.4));
+        Book b = m.book().add(new Loadout("fine", "Fine", "")).add(new Loadout("coarse", "Coarse", ""))
+                .set(new SettingChange("a", "nozzle.bore", 0.8, "coarse", DAY.plusDays(10), "me", "ribs"));
+        m = m.withBook(b);
+        assertEquals(m.boresMm(DAY.plusDays(9)), Map.of("", 0.4), "it came later");
+        assertEquals(m.boresMm(DAY.plusDays(10)), Map.of("Coarse", 0.8));
+        m = m.withBook(b.set(new SettingChange("b", "nozzle.bore", 0.4, "", DAY, "me", "as sold")));
+        assertEquals(m.boresMm(DAY.plusDays(10)), Map.of("Fine", 0.4, "Coarse", 0.8), "what holds for all holds for a loadout without");
     }
 }

@@ -184,11 +184,10 @@ public class ModelsTest extends WindowTest {
         Upgrade again = upgrade(made.id());
         assertEquals(again.part(), desk.state().upgrade(made.id()).orElseThrow().part());
         assertEquals(again.part().orElseThrow().values().choice("base.down"), "front");
-        click("machine-avocet");
-        assertTrue(find("open-" + made.id()) != null);
-        press("model-remove-model-blower");
-        assertTrue(text("model-complaint").contains("is made from it"), text("model-complaint"));
-        assertEquals(machine("avocet").models().size(), 1);
+        click("machine-turnstone");
+        press("model-remove-model-guard");
+        assertTrue(text("model-complaint").contains("“Guard for the board fan” is made from it"), text("model-complaint"));
+        assertEquals(machine("turnstone").models().size(), 1);
     }
 
     @Test

@@ -152,4 +152,25 @@ public class ReadingsTest extends WindowTest {
         type("reading-height", "0");
         assertTrue(text("reading-height-complaint").contains("at least 10 mm"), text("reading-height-complaint"));
     }
+
+    @Test
+    public void whatItWasReadWithIsToldOnceAndRemembered() throws Exception {
+        click("machine-avocet");
+        toggle("sheet-avocet-fan");
+        press("chip-inside-0");
+        type("chip-instrument", "calipers, drawer 3");
+        assertEquals(machine("avocet").sheet("avocet-fan").orElseThrow().at("inside").get(0).instrument(), "calipers, drawer 3");
+        type("reading-depth", "15.08");
+        List<Reading> depth = machine("avocet").sheet("avocet-fan").orElseThrow().at("depth");
+        assertEquals(depth.get(depth.size() - 1).instrument(), "calipers, drawer 3", "the next is read with the same");
+        close();
+        open();
+        click("machine-avocet");
+        toggle("sheet-avocet-fan");
+        type("reading-depth", "15.1");
+        depth = machine("avocet").sheet("avocet-fan").orElseThrow().at("depth");
+        assertEquals(depth.get(depth.size() - 1).instrument(), "calipers, drawer 3", "after a restart too");
+        click("undo");
+        assertEquals(machine("avocet").sheet("avocet-fan").orElseThrow().at("depth").size(), depth.size() - 1);
+    }
 }

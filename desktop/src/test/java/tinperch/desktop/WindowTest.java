@@ -120,6 +120,8 @@ public abstract class WindowTest {
 
     protected void click(String id) {
         Node n = need(id);
+        // A page still being made moves under the mouse.
+        waitFor(() -> shownSheet() == null || shownSheet().isComplete(), "the sheet is never complete");
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(n);
         WaitForAsyncUtils.waitForFxEvents();

@@ -75,4 +75,12 @@ public class JsonTest {
             }
         }
     }
+
+    /** Parts written down before they could be made from a model. */
+    @Test
+    public void aPartWithoutABaseIsDrawnFromNothing() throws IOException {
+        String old = Json.text(upgrade(true)).replace(",\"base\":\"\"", "");
+        assertTrue(!old.contains("\"base\":"), old);
+        assertEquals(Json.read(old, Upgrade.class), upgrade(true));
+    }
 }

@@ -1,7 +1,9 @@
 package tinperch.desktop.machine;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.geometry.Insets;
@@ -18,6 +20,7 @@ import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 
 /** What a machine is: its kind, its room, what it is supplied with, how long it has run, what it may print. */
@@ -56,7 +59,7 @@ final class MachineFacts extends Column {
         put(g, row++, "Kind", kind);
         put(g, row++, "Reaches x y z", spaceFields("build", Machine::buildMm, Machine::withBuild));
         put(g, row++, "Usable x y z", spaceFields("usable", Machine::usableMm, Machine::withUsable));
-        putForPrinters(g, row++, "Nozzle", form.number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle));
+        putForPrinters(g, row++, "Nozzle", nozzles());
         putForPrinters(g, row++, "Hole offset", Ui.tip(form.number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
                 Machine::withHoleOffset),
                 "What is added to every hole so that it comes out right on this machine"));
@@ -67,6 +70,19 @@ final class MachineFacts extends Column {
         put(g, row++, "Hours run", hours);
         putForPrinters(g, row, "May print", new MaterialChips(form));
         getChildren().addAll(Ui.label("The machine", "section"), g);
+    }
+
+    /** The machine's own nozzle, and those its loadouts have instead; theirs are settings of the book, with their days. */
+    private Node nozzles() {
+        CommitField own = form.number("nozzle", Unit.MM, 0, 5, Machine::nozzleMm, Machine::withNozzle);
+        Label loadouts = Ui.id(Ui.text("", "faint"), "nozzles");
+        form.onRefresh(() -> {
+            Map<String, Double> bores = form.machine().boresMm(LocalDate.now());
+            loadouts.setText(bores.containsKey("") ? "" : "On " + String.join(", on ", bores.entrySet().stream().map(e -> e.getKey() + " "
+                    + Quantity.mm(e.getValue())).toList()));
+            loadouts.setManaged(!loadouts.getText().isEmpty());
+        });
+        return new Column(2, own, own.complaint(), loadouts);
     }
 
     private Node spaceFields(String id, Function<Machine, Machine.Space> get, BiFunction<Machine, Machine.Space, Machine> set) {

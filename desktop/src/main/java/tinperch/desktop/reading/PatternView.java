@@ -54,10 +54,10 @@ final class PatternView implements SheetSide {
     private boolean byCentres;
 
     /** @param others the other patterns one may compare with, by name */
-    PatternView(Theme theme, Supplier<Map<String, PatternSheet>> others) {
+    PatternView(Theme theme, Instruments instruments, Supplier<Map<String, PatternSheet>> others) {
         this.others = others;
         sketch = new PatternSketch(theme);
-        across = new ReadingCell("hole.across", Unit.MM, Spread.CALIPER_MM,
+        across = new ReadingCell("hole.across", Unit.MM, Spread.CALIPER_MM, instruments,
                 v -> v > 0 && v < 200 ? Optional.empty() : Optional.of("A hole is larger than zero and smaller than 200 mm."),
                 (label, list) -> commit(label, sheet().withAcrossHole(list)), f -> { });
         ToggleGroup ways = new ToggleGroup();
@@ -71,7 +71,7 @@ final class PatternView implements SheetSide {
         }
         for (HolePair p : HolePair.values()) {
             for (Jaw jaw : Jaw.values()) {
-                makeCell(p, jaw);
+                makeCell(p, jaw, instruments);
             }
             centres.put(p, Ui.id(Ui.label("", "number"), "centre-" + p));
             holes.put(p, Ui.id(Ui.label("", "number"), "hole-" + p));
@@ -90,9 +90,9 @@ final class PatternView implements SheetSide {
         VBox.setVgrow(sketch, Priority.ALWAYS);
     }
 
-    private void makeCell(HolePair pair, Jaw jaw) {
+    private void makeCell(HolePair pair, Jaw jaw, Instruments instruments) {
         String key = PatternSheet.cell(pair, jaw);
-        ReadingCell cell = new ReadingCell(key, Unit.MM, Spread.CALIPER_MM, v -> sheet().objection(pair, jaw, v),
+        ReadingCell cell = new ReadingCell(key, Unit.MM, Spread.CALIPER_MM, instruments, v -> sheet().objection(pair, jaw, v),
                 (label, list) -> commit(label, sheet().with(pair, jaw, list)), f -> sketch.point(f ? pair : null, jaw));
         cell.field().addEventHandler(KeyEvent.KEY_PRESSED, e -> {
             int to = pair.ordinal() + (e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0);

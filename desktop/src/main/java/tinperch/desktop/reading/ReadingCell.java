@@ -31,7 +31,7 @@ import tinperch.quantity.Unit;
 /**
  * One cell of a sheet: a field for the next reading, the readings so far as chips, their mean and spread. Digits and Enter
  * are all it takes, so calipers that type work as they are. A chip clicked on opens for a correction, which keeps the old
- * value, for a note, or to be left out.
+ * value, for a note, for what it was read with, or to be left out.
  */
 public final class ReadingCell extends Column {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH);
@@ -42,6 +42,7 @@ public final class ReadingCell extends Column {
     private final String key;
     private final Unit unit;
     private final double half;
+    private final Instruments instruments;
     private final DoubleFunction<Optional<String>> objection;
     private final BiConsumer<String, List<Reading>> commit;
     private final TextField field = new TextField();
@@ -56,16 +57,18 @@ public final class ReadingCell extends Column {
     /**
      * @param key id of the field is {@code reading-} and this
      * @param half what the instrument can be off by
+     * @param instruments what readings are taken with
      * @param objection why a value cannot be taken, or empty
      * @param commit takes the name of the edit and the new readings
      * @param focused told when the cell gains or loses the focus
      */
-    public ReadingCell(String key, Unit unit, double half, DoubleFunction<Optional<String>> objection,
+    public ReadingCell(String key, Unit unit, double half, Instruments instruments, DoubleFunction<Optional<String>> objection,
             BiConsumer<String, List<Reading>> commit, Consumer<Boolean> focused) {
         super(2);
         this.key = key;
         this.unit = unit;
         this.half = half;
+        this.instruments = instruments;
         this.objection = objection;
         this.commit = commit;
         Ui.id(field, "reading-" + key);
@@ -106,19 +109,9 @@ public final class ReadingCell extends Column {
         read(typed).ifPresent(v -> {
             field.clear();
             List<Reading> more = new ArrayList<>(list);
-            more.add(new Reading(v, Instant.now(), instrument()));
+            more.add(new Reading(v, Instant.now(), instruments.of(unit, half)));
             commit.accept("reading " + Quantity.show(v, unit), more);
         });
-    }
-
-    /** The usual instrument for the unit. */
-    private String instrument() {
-        return switch (unit) {
-            case MM -> half <= 0.05 ? "calipers" : "rule";
-            case GRAM -> "kitchen scale";
-            case NEWTON -> "spring scale";
-            default -> "by eye";
-        };
     }
 
     private Optional<Double> read(String typed) {
@@ -177,7 +170,7 @@ public final class ReadingCell extends Column {
                 + "again, or leave it out. " : "") + (r.leftOut() ? "Left out of the reckoning. " : "")
                 + WHEN.format(r.at().atZone(ZoneId.systemDefault())) + ", " + r.instrument()
                 + (r.earlier().isEmpty() ? "" : "; was " + String.join(", ", r.earlier().stream().map(this::number).toList()))
-                + (r.note().isEmpty() ? "" : "; " + r.note()) + ". Click to correct it, note something or leave it out.");
+                + (r.note().isEmpty() ? "" : "; " + r.note()) + ". Click to correct it, note something, say what it was read with or leave it out.");
         chip.setOnAction(e -> {
             open = open == at ? -1 : at;
             showEditor();
@@ -202,6 +195,14 @@ public final class ReadingCell extends Column {
         note.setPromptText("a note");
         HBox.setHgrow(note, Priority.ALWAYS);
         note.setOnAction(e -> replace(at, r.withNote(note.getText().strip()), "note on a reading"));
+        TextField with = Ui.id(new TextField(r.instrument()), "chip-instrument");
+        with.setPromptText("read with");
+        Ui.tip(with, "What it was read with; the next readings of this kind are taken with the same");
+        HBox.setHgrow(with, Priority.ALWAYS);
+        with.setOnAction(e -> {
+            instruments.use(unit, half, with.getText().strip());
+            replace(at, r.takenWith(with.getText().strip()), "instrument of a reading");
+        });
         Button out = Ui.id(Ui.button(r.leftOut() ? "count it again" : "leave it out", null,
                 () -> replace(at, r.leftOut(!r.leftOut()), r.leftOut() ? "count a reading again" : "leave a reading out")), "chip-out");
         Button gone = Ui.id(Ui.button("remove", null, () -> {
@@ -214,7 +215,7 @@ public final class ReadingCell extends Column {
         editor.getStyleClass().setAll("chip-editor");
         HBox acts = new HBox(4, Ui.whole(out), Ui.whole(gone));
         acts.getStyleClass().add("row-acts");
-        editor.getChildren().setAll(new HBox(4, value, note), acts);
+        editor.getChildren().setAll(new HBox(4, value, note), with, acts);
         getChildren().add(editor);
     }
 

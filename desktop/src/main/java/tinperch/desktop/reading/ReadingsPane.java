@@ -41,6 +41,7 @@ public final class ReadingsPane extends BorderPane implements View {
     private final Button remove = Ui.id(Ui.button("Remove sheet", null, this::remove), "remove-sheet");
     private final HBox naming;
     private final boolean scrolls;
+    private final Instruments instruments;
     private String key;
     private String shownKind;
     private SheetSide shown;
@@ -54,6 +55,7 @@ public final class ReadingsPane extends BorderPane implements View {
         this.machineId = machineId;
         this.entries = entries;
         this.scrolls = scrolls;
+        instruments = new Instruments(desk.workshop());
         key = entries.get().stream().findFirst().map(Entry::key).orElse("");
         name = new CommitField("sheet-name", "", typed -> {
             if (typed.isBlank()) {
@@ -138,8 +140,8 @@ public final class ReadingsPane extends BorderPane implements View {
         Entry e = now.get();
         if (!e.sheet().kind().equals(shownKind)) {
             shownKind = e.sheet().kind();
-            shown = e.sheet().isPattern() ? new PatternView(desk.theme(), this::patterns)
-                    : new SheetView(desk.theme(), SheetKind.of(shownKind).orElseThrow());
+            shown = e.sheet().isPattern() ? new PatternView(desk.theme(), instruments, this::patterns)
+                    : new SheetView(desk.theme(), instruments, SheetKind.of(shownKind).orElseThrow());
             right.getChildren().setAll(shown.side());
             VBox.setVgrow(shown.side(), Priority.ALWAYS);
         }

@@ -30,7 +30,7 @@ final class SheetView implements SheetSide {
     private final Map<String, ReadingCell> cells = new LinkedHashMap<>();
     private Entry entry;
 
-    SheetView(Theme theme, SheetKind kind) {
+    SheetView(Theme theme, Instruments instruments, SheetKind kind) {
         this.kind = kind;
         picture = new SheetPicture(theme, kind);
         picture.setPrefSize(200, 220);
@@ -51,7 +51,7 @@ final class SheetView implements SheetSide {
         grid.addRow(0, Ui.label("What", "column"), Ui.label("Readings", "column"), Ui.label("How", "column"));
         int row = 1;
         for (SheetCell c : kind.cells()) {
-            ReadingCell cell = new ReadingCell(c.cell(), c.unit(), c.half(), v -> c.objection(entry.sheet(), v),
+            ReadingCell cell = new ReadingCell(c.cell(), c.unit(), c.half(), instruments, v -> c.objection(entry.sheet(), v),
                     (label, list) -> entry.commit().accept(label, entry.sheet().with(c.cell(), list)),
                     f -> picture.point(f ? c : null));
             cells.put(c.cell(), cell);

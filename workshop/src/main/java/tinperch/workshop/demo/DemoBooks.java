@@ -117,12 +117,14 @@ final class DemoBooks {
         b.set("steps.x", 160, came, "", "fine steps");
         b.set("steps.y", 160, came, "", "fine steps");
         b.set("accel.x", 3000, came, "", "light gantry");
+        b.set("nozzle.bore", 0.4, came, "fine", "stamped on it");
         b.set("steps.e", 690, came, "fine", "measured");
         b.set("probe.z", -1.12, came, "fine", "touched off");
         b.set("pressure", 0.035, came, "fine", "found with lines");
         b.set("retraction", 0.8, came, "fine", "towers");
         b.fit("coarse-hotend", ComponentKind.HOT_END, "Long-melt hot end", limit(285), day(2025, 12, 6), "coarse", "for ribs");
         b.fit("coarse-nozzle", ComponentKind.NOZZLE, "Brass nozzle 0.8", Ratings.NONE, day(2025, 12, 6), "coarse", "for ribs");
+        b.set("nozzle.bore", 0.8, day(2025, 12, 6), "coarse", "stamped on it");
         b.set("steps.e", 690, day(2025, 12, 6), "coarse", "same drive");
         b.set("probe.z", -1.34, day(2025, 12, 6), "coarse", "touched off");
         b.done("probe", day(2025, 12, 6), "z −1.34 mm");

@@ -1,0 +1,172 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotSame;
+import static org.testng.Assert.assertSame;
+import static org.testng.Assert.assertTrue;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.scene.Node;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.sheet.Turntable;
+import tinperch.machine.Machine;
+
+/** Going from machine to machine: every sheet shows its own machine, stays as it was left, and costs no more than it must. */
+public class PlacesTest extends WindowTest {
+    private Machine machine(String id) {
+        return desk.state().machine(id).orElseThrow();
+    }
+
+    private List<StandingSheet> sheets() throws Exception {
+        return onFx(() -> stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(StandingSheet.class::isInstance)
+                .map(StandingSheet.class::cast).toList());
+    }
+
+    @Test
+    public void everySheetShowsAndChangesItsOwnMachine() throws Exception {
+        // One sheet lies ready when nothing happens; whichever machine comes next gets it.
+        waitFor(() -> stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(StandingSheet.class::isInstance).count() >= 1,
+                "no sheet was made ready");
+        for (String id : List.of("avocet", "turnstone", "curlew", "ruff", "turnstone", "avocet")) {
+            click("machine-" + id);
+            assertEquals(text("machine-name"), machine(id).name());
+            assertEquals(text("machine-summary"), machine(id).summary());
+            assertTrue(text("supply").startsWith(String.valueOf((int) machine(id).supplyV())), text("supply"));
+        }
+        String other = machine("turnstone").summary();
+        type("machine-summary", "the one that was typed at");
+        assertEquals(machine("avocet").summary(), "the one that was typed at");
+        assertEquals(machine("turnstone").summary(), other);
+        click("machine-turnstone");
+        assertEquals(text("machine-summary"), other);
+        click("undo");
+        assertEquals(text("machine-summary"), other, "what is undone elsewhere leaves this page alone");
+        click("machine-avocet");
+        assertFalse(text("machine-summary").contains("typed at"));
+    }
+
+    @Test
+    public void onesComingBackIsToTheSamePlace() throws Exception {
+        click("machine-avocet");
+        StandingSheet first = sheet();
+        onFx(() -> {
+            first.setVvalue(0.4);
+            return null;
+        });
+        click("machine-ruff");
+        assertNotSame(sheet(), first);
+        click("machine-avocet");
+        assertSame(sheet(), first);
+        assertEquals(first.getVvalue(), 0.4, 1e-9);
+    }
+
+    @Test
+    public void thePagesPutAwayAreFew() throws Exception {
+        for (int i = 0; i < 9; i++) {
+            robot.push(KeyCode.CONTROL, KeyCode.M);
+            WaitForAsyncUtils.waitForFxEvents();
+            sheet();
+        }
+        Set<String> shown = new HashSet<>();
+        assertTrue(sheets().size() <= 7, "six looked at lately and one that lies ready: " + sheets().size());
+        for (StandingSheet s : sheets()) {
+            if (s.isVisible()) {
+                shown.add(s.toString());
+            }
+        }
+        assertEquals(shown.size(), 1);
+        for (int i = 0; i < 9; i++) {
+            click("undo");
+        }
+        assertEquals(desk.state().machines().size(), 4);
+        assertTrue(desk.machine().isPresent(), "the machine looked at is gone; another is shown");
+    }
+
+    /** A page kept as one picture is painted as a whole for the smallest change in it; none may be. */
+    @Test
+    public void nothingInTheWindowIsKeptAsAPicture() throws Exception {
+        click("machine-avocet");
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        for (Node pane : onFx(() -> List.copyOf(stage.getScene().getRoot().lookupAll(".scroll-pane")))) {
+            Node viewport = onFx(() -> pane.lookup(".viewport"));
+            if (viewport != null && pane instanceof ScrollPane && pane.getStyleClass().contains("bare")) {
+                assertFalse(viewport.isCache(), pane.toString());
+            }
+        }
+    }
+
+    @Test
+    public void aCardOfTheShelfStaysTheSameWhileItsMachineDoes() throws Exception {
+        Node avocet = need("machine-avocet");
+        Node ruff = need("machine-ruff");
+        click("machine-ruff");
+        click("machine-avocet");
+        assertSame(need("machine-avocet"), avocet);
+        assertSame(need("machine-ruff"), ruff);
+        type("machine-note", "the belt is off");
+        assertNotSame(need("machine-avocet"), avocet, "what it shows has changed");
+        assertSame(need("machine-ruff"), ruff);
+    }
+
+    @DataProvider
+    public Object[][] turns() {
+        return new Object[][] {{0, 0}, {3, 0}, {0, 4}, {5, 4}, {2, -12}, {7, 6}};
+    }
+
+    /** The turntable's picture leaves a margin whatever way the machine is turned. */
+    @Test(dataProvider = "turns")
+    public void aTurnedMachineIsNeverCutOff(int left, int down) throws Exception {
+        click("machine-curlew");
+        waitFor(() -> turntable() != null && picture() != null, "no turntable");
+        Turntable t = turntable();
+        onFx(() -> {
+            t.requestFocus();
+            return null;
+        });
+        for (int i = 0; i < left; i++) {
+            robot.push(KeyCode.LEFT);
+        }
+        for (int i = 0; i < Math.abs(down); i++) {
+            robot.push(down > 0 ? KeyCode.DOWN : KeyCode.UP);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+        onFx(() -> {
+            Image image = picture();
+            int w = (int) image.getWidth();
+            int h = (int) image.getHeight();
+            int drawn = 0;
+            for (int x = 0; x < w; x++) {
+                assertEquals(image.getPixelReader().getArgb(x, 0) >>> 24, 0, "cut off above at " + x);
+                assertEquals(image.getPixelReader().getArgb(x, h - 1) >>> 24, 0, "cut off below at " + x);
+                drawn += image.getPixelReader().getArgb(x, h / 2) >>> 24 == 0 ? 0 : 1;
+            }
+            for (int y = 0; y < h; y++) {
+                assertEquals(image.getPixelReader().getArgb(0, y) >>> 24, 0, "cut off at the left at " + y);
+                assertEquals(image.getPixelReader().getArgb(w - 1, y) >>> 24, 0, "cut off at the right at " + y);
+            }
+            assertTrue(drawn > w / 12, "and it is not small: " + drawn + " of " + w);
+            return null;
+        });
+    }
+
+    private Turntable turntable() {
+        return Ui.find(stage.getScene().getRoot(), "turntable") instanceof Turntable t ? t : null;
+    }
+
+    private Image picture() {
+        return turntable().getChildrenUnmodifiable().stream().filter(ImageView.class::isInstance).map(n -> ((ImageView) n).getImage())
+                .findFirst().orElse(null);
+    }
+}
