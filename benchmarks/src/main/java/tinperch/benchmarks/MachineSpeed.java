@@ -94,26 +94,17 @@ public class MachineSpeed {
         return m.withSurroundings(s);
     }
 
-    /** The real window. */
+    /** The real window with a busy machine in it, and many like it. */
     @State(Scope.Thread)
-    @BenchmarkMode(Mode.SampleTime)
-    @OutputTimeUnit(TimeUnit.MILLISECONDS)
-    @Warmup(iterations = 3, time = 3)
-    @Measurement(iterations = 5, time = 3)
-    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
-    public static class Page {
-        private static final int FRAMES = 60;
+    public abstract static class Window {
         private static final int MANY = 12;
-        private static final int REST_MS = 1500;
 
         private Path folder;
-        private Desk desk;
-        private Stage stage;
-        private Machine busy;
-        private Machine other;
-        private final List<Machine> many = new ArrayList<>();
-        private boolean forth;
-        private int number;
+        Desk desk;
+        Stage stage;
+        Machine busy;
+        Machine other;
+        final List<Machine> many = new ArrayList<>();
 
         @Setup
         public void open() throws Exception {
@@ -149,11 +140,23 @@ public class MachineSpeed {
             Platform.exit();
         }
 
-        private static <T> T onFx(Callable<T> work) throws InterruptedException, ExecutionException {
+        static <T> T onFx(Callable<T> work) throws InterruptedException, ExecutionException {
             FutureTask<T> task = new FutureTask<>(work);
             Platform.runLater(task);
             return task.get();
         }
+    }
+
+    /** From going to a page until it is styled and laid out. */
+    @BenchmarkMode(Mode.SampleTime)
+    @OutputTimeUnit(TimeUnit.MILLISECONDS)
+    @Warmup(iterations = 3, time = 8)
+    @Measurement(iterations = 5, time = 8)
+    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
+    public static class Page extends Window {
+        private static final int REST_MS = 1500;
+
+        private int number;
 
         /** Nobody opens a page while the window is still busy with the one before. */
         @Setup(Level.Invocation)
@@ -184,7 +187,7 @@ public class MachineSpeed {
         /** To a page not looked at lately: what is seen first is there, the panels below it follow in the frames after. */
         @Benchmark
         public int openFirst() throws Exception {
-            number = (number + 1) % MANY;
+            number = (number + 1) % many.size();
             open(many.get(number));
             return 0;
         }
@@ -197,20 +200,40 @@ public class MachineSpeed {
             open(busy);
             return 0;
         }
+    }
 
-        /** Sixty frames of the real window, an axis moving in each: milliseconds a frame, 33 are thirty frames a second. */
-        @Benchmark
-        @BenchmarkMode(Mode.AverageTime)
-        @OperationsPerInvocation(FRAMES)
-        public int frameWhileMoving() throws Exception {
-            CountDownLatch done = new CountDownLatch(FRAMES);
+    /** The axes of a machine moved by hand. */
+    @BenchmarkMode(Mode.AverageTime)
+    @OutputTimeUnit(TimeUnit.MILLISECONDS)
+    @Warmup(iterations = 3, time = 3)
+    @Measurement(iterations = 5, time = 3)
+    @Fork(value = 1, jvmArgs = {"-XX:+UseParallelGC", "-Xmx2g"})
+    public static class Motion extends Window {
+        private static final int FRAMES = 60;
+
+        private boolean forth;
+
+        @Setup
+        public void goThere() throws Exception {
             onFx(() -> {
                 desk.goTo(busy);
                 return 0;
             });
-            rest();
+            while (onFx(() -> Ui.find(stage.getScene().getRoot(), "travel-x")) == null) {
+                Thread.sleep(50);
+            }
             onFx(() -> {
                 ((Hyperlink) Ui.find(stage.getScene().getRoot(), "way-surroundings")).fire();
+                return 0;
+            });
+        }
+
+        /** Sixty frames of the real window, an axis moving in each: milliseconds a frame, 33 are thirty frames a second. */
+        @Benchmark
+        @OperationsPerInvocation(FRAMES)
+        public int frameWhileMoving() throws Exception {
+            CountDownLatch done = new CountDownLatch(FRAMES);
+            onFx(() -> {
                 Node strip = Ui.find(stage.getScene().getRoot(), "travel-x");
                 new AnimationTimer() {
                     @Override

@@ -5,13 +5,17 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
+import tinperch.machine.book.Ratings;
 
 /** A machine's book in the real window: fit, see what is due, write down what came out, look back, undo, come again. */
 public class BookTest extends WindowTest {
@@ -122,5 +126,36 @@ public class BookTest extends WindowTest {
         press("fit-ok");
         assertTrue(text("fit-complaint").contains("is not a number"), text("fit-complaint"));
         assertFalse(desk.workshop().undoLabel().isPresent());
+    }
+
+    /** A machine that was taken apart has much to be redone: the first are shown, the rest on demand. */
+    @Test
+    public void muchThatIsDueDoesNotHideTheUpgrades() throws Exception {
+        onFx(() -> {
+            desk.workshop().edit("taken apart", s -> {
+                Machine m = s.machine("turnstone").orElseThrow();
+                Book b = m.book();
+                for (ComponentKind kind : ComponentKind.values()) {
+                    b = b.fit(new Component("new " + kind, kind, "new " + kind.label(), "",
+                            Ratings.NONE, LocalDate.of(2026, 11, 1), Optional.empty(),
+                            Optional.empty(), "me", ""));
+                }
+                return s.with(m.withBook(b));
+            });
+            return null;
+        });
+        int due = book("turnstone").due(LocalDate.now()).size();
+        assertTrue(due > 8, "due: " + due);
+        click("machine-turnstone");
+        assertEquals(text("due-more"), "Show " + (due - 5) + " more");
+        List<String> steps = book("turnstone").due(LocalDate.now()).stream().map(d -> d.step().step()).toList();
+        assertTrue(find("due-result-" + steps.get(0)) != null);
+        assertTrue(find("due-result-" + steps.get(due - 1)) == null);
+        press("due-more");
+        assertTrue(find("due-result-" + steps.get(due - 1)) != null);
+        assertTrue(find("due-more") == null);
+        type("due-result-" + steps.get(due - 1), "done with care");
+        assertEquals(book("turnstone").due(LocalDate.now()).size(), due - 1);
+        assertTrue(find("due-result-" + steps.get(due - 2)) != null, "what was unfolded stays so");
     }
 }

@@ -19,9 +19,13 @@ import tinperch.machine.book.Due;
 
 /** What must be redone on a machine, why, and a place to write down what came out. */
 final class DuePanel extends Column implements View {
+    /** A machine taken apart has many; the first ones are worked off first. */
+    private static final int FIRST = 5;
+
     private final Desk desk;
     private final String machineId;
     private final VBox rows = new Column(8);
+    private boolean whole;
     private List<Due> shown = List.of();
 
     DuePanel(Desk desk, String machineId) {
@@ -41,8 +45,16 @@ final class DuePanel extends Column implements View {
         }
         shown = due;
         rows.getChildren().clear();
-        for (Due d : due) {
+        List<Due> first = whole || due.size() <= FIRST + 1 ? due : due.subList(0, FIRST);
+        for (Due d : first) {
             rows.getChildren().add(row(book, d));
+        }
+        if (first.size() < due.size()) {
+            rows.getChildren().add(Ui.id(Ui.button("Show " + (due.size() - FIRST) + " more", "mdi2c-chevron-down", () -> {
+                whole = true;
+                shown = List.of();
+                refresh();
+            }), "due-more"));
         }
         if (due.isEmpty()) {
             rows.getChildren().add(Ui.text("Nothing. When a component or a setting changes, what depends on it stands here until "
