@@ -128,7 +128,11 @@ public class MachineSpeed {
                 desk.goTo(other);
                 return null;
             });
+            begin();
         }
+
+        /** What else has to be there. */
+        void begin() throws Exception { }
 
         @TearDown
         public void close() throws Exception {
@@ -213,8 +217,8 @@ public class MachineSpeed {
 
         private boolean forth;
 
-        @Setup
-        public void goThere() throws Exception {
+        @Override
+        void begin() throws Exception {
             onFx(() -> {
                 desk.goTo(busy);
                 return 0;

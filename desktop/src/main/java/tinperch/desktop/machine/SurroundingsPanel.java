@@ -101,7 +101,7 @@ final class SurroundingsPanel extends Column implements View {
         }
         columns.setHgap(24);
         table = new Turntable(desk.theme(), "zones", feature -> choose(feature.strip()));
-        table.setPrefHeight(250);
+        table.setPrefHeight(310);
         table.setMinHeight(200);
         VBox left = new Column(6, views, new StillLabel(tightest, 1), strips, axes.folded());
         VBox right = new Column(8, table, Ui.label("Neighbours", "column"), list, form, sites);

@@ -104,6 +104,7 @@ public final class Shots {
                 focus("#reading-inside");
             });
         });
+        detail("readings-chip", () -> ((Button) find("#chip-inside-0")).fire());
         detail("readings-push", () -> {
             ((javafx.scene.control.ToggleButton) find("#sheet-avocet-sway")).fire();
             Platform.runLater(() -> scrollTo(find("#readings")));
