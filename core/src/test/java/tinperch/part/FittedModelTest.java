@@ -19,7 +19,6 @@ import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.query.MeshRounds;
-import tinperch.solid.shape.MeshMending;
 
 public class FittedModelTest {
     private static final FittedModel FAMILY = new FittedModel();
@@ -31,7 +30,7 @@ public class FittedModelTest {
                 Leaf.extrusion("a", Profile.disc(105, 55, 3, SIDES), Placement.HERE, 6, 18),
                 Leaf.extrusion("b", Profile.disc(105, 75, 3, SIDES), Placement.HERE, 6, 18),
                 Leaf.extrusion("c", Profile.disc(130, 65, 6, SIDES), Placement.HERE, 13, 18)), Tolerances.USUAL);
-        return new Base("block", MeshMending.mend("block", mesh, 1e-4).leaf(), MeshRounds.of(mesh));
+        return Base.of("block", mesh);
     }
 
     private static PartForm form(Base base, double offsetMm, Object... changes) {
@@ -39,7 +38,7 @@ public class FittedModelTest {
         for (int i = 0; i < changes.length; i += 2) {
             v = changes[i + 1] instanceof String s ? v.with((String) changes[i], s) : v.with((String) changes[i], (Double) changes[i + 1]);
         }
-        return FAMILY.form(new PartInputs(v, Map.of(), HardwareTables.STANDARD, offsetMm, "R1", Optional.of(base)));
+        return FAMILY.form(new PartInputs(v, Map.of(), HardwareTables.STANDARD, offsetMm, "", Optional.of(base)));
     }
 
     private static Mesh mesh(PartForm form) {
@@ -135,7 +134,8 @@ public class FittedModelTest {
                 .contains("it has 3 mm, 6 mm"));
         assertTrue(expectThrows(PartProblem.class, () -> form(block(), 0, "holes.for", "M3")).getMessage()
                 .contains("Nothing can be made smaller"), "the hole of 6 is wider than an M3's");
-        Base solid = new Base("slab", Leaf.extrusion("slab", Profile.rectangle(0, 0, 10, 10), Placement.HERE, 0, 5), List.of());
+        Base solid = Base.of("slab", SolidKernel.evaluate(Leaf.extrusion("slab", Profile.rectangle(0, 0, 10, 10), Placement.HERE, 0, 5),
+                Tolerances.USUAL));
         assertTrue(expectThrows(PartProblem.class, () -> form(solid, 0, "holes.for", "M3")).getMessage().contains("No round hole"));
         assertTrue(expectThrows(PartProblem.class, () -> FAMILY.form(new PartInputs(FAMILY.start(), Map.of(), HardwareTables.STANDARD,
                 0, "R1"))).getMessage().contains("none was chosen"));
@@ -148,5 +148,27 @@ public class FittedModelTest {
         assertEquals(FAMILY.summary("Holes", v), "as drawn");
         assertEquals(FAMILY.summary("Holes", v.with("holes.for", "M4").with("holes.of", 3.2)), "Ø 3.2 mm bored for M4, medium fit");
         assertEquals(FAMILY.keyOf("hole 2"), "holes.for");
+    }
+
+    private static PartForm marked(Base base, String side) {
+        return FAMILY.form(new PartInputs(FAMILY.start().with("base.down", side), Map.of(), HardwareTables.STANDARD, 0, "R12", Optional.of(base)));
+    }
+
+    @Test
+    public void theMarkGoesWhereTheTopIsFlatAndWhole() {
+        PartForm f = marked(block(), "bottom");
+        assertEquals(f.markPlace().orElseThrow(), "engraved 6 mm high on top");
+        Mesh m = mesh(f);
+        double cut = mesh(form(block(), 0)).volumeMm3() - m.volumeMm3();
+        assertTrue(cut > 5 && cut < 25, "strokes 0.6 deep: " + cut);
+        // The letters stand clear of the holes: those are as round as before.
+        assertEquals(MeshRounds.of(m).stream().filter(MeshRounds.Round::hole).filter(r -> Math.abs(r.diameter() - 3) < 0.01).count(), 2);
+        // On its side it is 10 wide: only smaller letters or none have room beside the edges.
+        assertTrue(marked(block(), "left").markPlace().orElse("engraved 4 mm").matches("engraved [4-6] mm.*"));
+        Base thin = Base.of("thin", SolidKernel.evaluate(Leaf.extrusion("thin", Profile.rectangle(0, 0, 40, 3), Placement.HERE, 0, 8), Tolerances.USUAL));
+        assertTrue(marked(thin, "bottom").markPlace().isEmpty(), "3 mm are too narrow");
+        Base dome = Base.of("dome", SolidKernel.evaluate(Leaf.extrusion("dome", Profile.disc(0, 0, 40, 96), Placement.along(Vec3.ZERO, Vec3.X,
+                Vec3.Y), 0, 30), Tolerances.USUAL));
+        assertTrue(marked(dome, "bottom").markPlace().isEmpty(), "a round top is not flat");
     }
 }

@@ -34,7 +34,9 @@ import tinperch.part.family.FittedModel;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
+import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
+import tinperch.solid.kernel.SolidKernel;
 
 public class AssessorTest {
     private static final Shop SHOP = new Shop(List.of(
@@ -187,7 +189,7 @@ public class AssessorTest {
 
     private static Optional<Finding> base(Model model, Leaf body) {
         List<Machine> machines = SHOP.machines().stream().map(m -> m.id().equals("m") ? m.with(model) : m).toList();
-        Shop shop = new Shop(machines, SHOP.hardware(), SHOP.drawer(), id -> new Base("clip", body, List.of()));
+        Shop shop = new Shop(machines, SHOP.hardware(), SHOP.drawer(), id -> Base.of("clip", SolidKernel.evaluate(body, Tolerances.USUAL)));
         Assessment a = Assessor.assess(made(), shop, "R1");
         assertTrue(a.form().isPresent());
         return a.findings().stream().filter(f -> f.id().equals("base")).findFirst();

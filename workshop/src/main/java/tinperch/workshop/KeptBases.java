@@ -13,13 +13,10 @@ import tinperch.part.Bases;
 import tinperch.part.PartProblem;
 import tinperch.solid.Mesh;
 import tinperch.solid.SolidException;
-import tinperch.solid.query.MeshRounds;
 import tinperch.solid.shape.MeshMending;
 
 /** Bases made of the models kept in the workshop; each is read once. */
 public final class KeptBases implements Bases {
-    private static final double WELD_MM = 1e-4;
-
     private final Supplier<WorkshopState> state;
     private final Function<String, Optional<byte[]>> meshBytes;
     private final Map<Key, Base> made = new HashMap<>();
@@ -49,7 +46,7 @@ public final class KeptBases implements Bases {
         try {
             Mesh mesh = MeshBlob.mesh(meshBytes.apply(m.meshId()).orElseThrow(() -> new PartProblem("",
                     "The mesh of “" + m.name() + "” is lost; bring the model in again."))).scaled(m.scale());
-            return new Base(m.name(), MeshMending.mend(m.name(), mesh, WELD_MM).leaf(), MeshRounds.of(mesh));
+            return Base.of(m.name(), mesh);
         } catch (FileFault | SolidException e) {
             throw new PartProblem("", e.getMessage());
         }

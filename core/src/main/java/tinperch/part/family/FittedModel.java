@@ -90,13 +90,17 @@ public final class FittedModel implements PartFamily {
                 Parameter.choice("holes.for", "Holes", "Bored for", wanted,
                         "A thread bores the holes to let its screws through; the printer's hole offset is added to every bore"),
                 Parameter.number("holes.of", "Holes", "Only those of Ø", Unit.MM, 0, 100, 0, "As drawn; 0 takes all that are found"),
-                Parameter.choice("holes.fit", "Holes", "Fit", List.of("medium", "fine", "coarse"), "Series of ISO 273"));
+                Parameter.choice("holes.fit", "Holes", "Fit", List.of("medium", "fine", "coarse"), "Series of ISO 273"),
+                Marking.parameter("Mark"));
     }
 
     @Override
     public String summary(String group, Values v) {
         if (group.equals("Lies on")) {
             return "lies on its " + v.choice("base.down");
+        }
+        if (group.equals("Mark")) {
+            return v.number(Marking.KEY) > 0 ? "at most " + Quantity.mm(v.number(Marking.KEY)) + " high, where there is room" : "none";
         }
         String wanted = v.choice("holes.for");
         String of = v.number("holes.of") > 0 ? "Ø " + Quantity.mm(v.number("holes.of")) : "all";
@@ -106,6 +110,9 @@ public final class FittedModel implements PartFamily {
 
     @Override
     public String keyOf(String feature) {
+        if (feature.startsWith("mark")) {
+            return Marking.KEY;
+        }
         return feature.startsWith("hole") ? "holes.for" : "base.down";
     }
 
@@ -117,12 +124,15 @@ public final class FittedModel implements PartFamily {
         Placement place = new Placement(new Vec3(-lying.centre().x(), -lying.centre().y(), -lying.min().z()), down.turned.u(),
                 down.turned.v(), down.turned.w());
         Leaf body = base.body().placed("model", place);
-        List<Solid> bores = new ArrayList<>();
+        List<Leaf> bores = new ArrayList<>();
         for (MeshRounds.Round hole : chosen(base, in.values())) {
             bores.add(bore(hole, diameterMm(hole, in), bores.size() + 1).placed("hole " + (bores.size() + 1), place));
         }
-        Solid solid = bores.isEmpty() ? body : new Solid.Difference(body, bores);
-        return new PartForm(solid, body.bounds(), List.of(), List.of(), dimensions(body.bounds()), List.of(), Optional.empty());
+        List<Solid> cuts = new ArrayList<>(bores);
+        Optional<String> mark = in.mark().isEmpty() ? Optional.empty() : Marking.engrave(in.mark(), in.values().number(Marking.KEY),
+                body.bounds().max().z(), "top", new FlatTop(base.mesh().placed(place), upright(bores)), cuts);
+        Solid solid = cuts.isEmpty() ? body : new Solid.Difference(body, cuts);
+        return new PartForm(solid, body.bounds(), List.of(), List.of(), dimensions(body.bounds()), List.of(), mark);
     }
 
     private static List<MeshRounds.Round> chosen(Base base, Values v) {
@@ -155,6 +165,12 @@ public final class FittedModel implements PartFamily {
                     + " for " + wanted + " already; say which holes are meant. Nothing can be made smaller by boring.");
         }
         return Math.max(clear, hole.diameter());
+    }
+
+    /** The bores that stand upright as circles x, y, radius. */
+    private static List<double[]> upright(List<Leaf> bores) {
+        return bores.stream().map(Leaf::bounds).filter(b -> Math.abs(b.size().x() - b.size().y()) < 0.05 * b.size().x())
+                .map(b -> new double[] {b.centre().x(), b.centre().y(), b.size().x() / 2}).toList();
     }
 
     private static Leaf bore(MeshRounds.Round hole, double diameterMm, int number) {

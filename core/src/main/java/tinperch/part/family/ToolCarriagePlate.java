@@ -19,7 +19,6 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
-import tinperch.solid.Lettering;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
@@ -32,9 +31,6 @@ import tinperch.solid.Vec3;
 public final class ToolCarriagePlate implements PartFamily {
     private static final String BODY = "Body";
     private static final String REACHES = "Reaches";
-    private static final double MARK_DEPTH_MM = 0.6;
-    /** Two lines of a 0.4 mm nozzle and a little: strokes that print. */
-    private static final double MARK_STROKE_MM = 0.9;
 
     private static final List<Parameter> PARAMETERS = parameterList();
 
@@ -44,8 +40,7 @@ public final class ToolCarriagePlate implements PartFamily {
         all.add(Parameter.number("plate.height", BODY, "Plate height", Unit.MM, 10, 400, 70, "Along y"));
         all.add(Parameter.number("plate.thickness", BODY, "Plate thickness", Unit.MM, 1, 60, 6, "Along z"));
         all.add(Parameter.number("plate.corner", BODY, "Corner radius", Unit.MM, 0, 100, 5, "Rounds the four corners"));
-        all.add(Parameter.number("mark.height", BODY, "Mark height", Unit.MM, 0, 20, 6,
-                "Height of the engraved revision mark; 0 leaves it out"));
+        all.add(Marking.parameter(BODY));
         all.addAll(ScrewSite.parameters("mount", "Holds: machine side", 0, 0, SeatKind.LOOSE_NUT));
         all.addAll(ScrewSite.parameters("tool", "Holds: tool side", 0, 5, SeatKind.INSERT));
         all.add(Parameter.number("opening.diameter", REACHES, "Opening Ø", Unit.MM, 0, 300, 0,
@@ -128,7 +123,7 @@ public final class ToolCarriagePlate implements PartFamily {
         if (feature.startsWith("opening")) {
             return "opening.diameter";
         }
-        return feature.startsWith("mark") ? "mark.height" : ScrewSite.keyOf(feature);
+        return feature.startsWith("mark") ? Marking.KEY : ScrewSite.keyOf(feature);
     }
 
     @Override
@@ -158,7 +153,7 @@ public final class ToolCarriagePlate implements PartFamily {
             cuts.add(Leaf.extrusion("opening", Profile.hole(face.openingX(), face.openingY(), 2 * face.openingMm(), 72),
                     Placement.HERE, -mount.standoffMm - 1, t + tool.standoffMm + 1));
         }
-        Optional<String> mark = engrave(in.mark(), v.number("mark.height"), face, mount, tool, t, cuts);
+        Optional<String> mark = engrave(in.mark(), v.number(Marking.KEY), face, mount, tool, t, cuts);
         Solid solid = new Solid.Difference(new Solid.Union(body), cuts);
         return new PartForm(solid, bounds(face, mount, tool, t), List.of(mount.stack(), tool.stack()),
                 List.of(seat(mount, tool, face), seat(tool, mount, face)), dimensions(v, mount, tool, t),
@@ -246,7 +241,7 @@ public final class ToolCarriagePlate implements PartFamily {
     /** Cuts the mark into the first free place on the tool side. */
     private static Optional<String> engrave(String mark, double heightMm, PlateFace face, ScrewSite mount, ScrewSite tool,
             double t, List<Solid> cuts) {
-        if (mark.isEmpty() || heightMm < 4 || t <= 2 * MARK_DEPTH_MM) {
+        if (t <= 2 * Marking.DEPTH_MM) {
             return Optional.empty();
         }
         List<double[]> keepOff = new ArrayList<>();
@@ -262,19 +257,7 @@ public final class ToolCarriagePlate implements PartFamily {
         if (face.openingMm() > 0) {
             keepOff.add(new double[] {face.openingX(), face.openingY(), face.openingMm() + 1});
         }
-        for (double size = heightMm; size >= 4; size--) {
-            double width = Lettering.widthMm(mark, size, MARK_STROKE_MM);
-            Optional<double[]> place = face.freePlace(width, size, keepOff);
-            if (place.isPresent()) {
-                int n = 0;
-                for (Profile p : Lettering.outlines(mark, size, MARK_STROKE_MM)) {
-                    cuts.add(Leaf.extrusion("mark " + ++n, p, Placement.at(place.get()[0], place.get()[1], 0),
-                            t - MARK_DEPTH_MM, t + 0.4));
-                }
-                return Optional.of("engraved " + Quantity.mm(size) + " high on the tool side");
-            }
-        }
-        return Optional.empty();
+        return Marking.engrave(mark, heightMm, t, "the tool side", (width, height) -> face.freePlace(width, height, keepOff), cuts);
     }
 
     private static List<Dimension> dimensions(Values v, ScrewSite mount, ScrewSite tool, double t) {

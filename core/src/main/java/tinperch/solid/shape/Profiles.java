@@ -67,7 +67,8 @@ public final class Profiles {
         return new double[] {c.x, c.y};
     }
 
-    private static Polygon geometry(Profile p) {
+    /** As a polygon of JTS. */
+    public static Polygon geometry(Profile p) {
         LinearRing[] holes = new LinearRing[p.ringCount() - 1];
         for (int h = 0; h < holes.length; h++) {
             holes[h] = ring(p.ring(h + 1));

@@ -24,7 +24,6 @@ import tinperch.solid.Solid;
 import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
 import tinperch.solid.kernel.SolidKernel;
-import tinperch.solid.shape.MeshMending;
 
 /** Blocks with holes thrown by dice: what is found is what was drilled, and what is bored is what was asked for. */
 public class MeshRoundsFuzzTest {
@@ -93,7 +92,7 @@ public class MeshRoundsFuzzTest {
         Random r = new Random(1000 + seed);
         Block b = Block.thrown(r);
         double wider = 0.1 + r.nextInt(5) / 10.0;
-        Base base = new Base("block", MeshMending.mend("block", b.mesh, 1e-4).leaf(), MeshRounds.of(b.mesh));
+        Base base = Base.of("block", b.mesh);
         FittedModel family = new FittedModel();
         String[] sides = {"bottom", "top", "left", "right", "front", "back"};
         PartForm form = family.form(new PartInputs(family.start().with("holes.for", "this printer only").with("base.down",
