@@ -7,6 +7,9 @@ package tinperch.part;
  * @param base id of the downloaded model it is made from; empty when it is drawn from nothing
  */
 public record PartDesign(String familyId, String name, Values values, String material, String base) {
+    /** What a new part is to be printed in: tough, easy, and stands some warmth (common practice for parts of machines). */
+    public static final String FIRST_MATERIAL = "PETG";
+
     public PartDesign {
         base = base == null ? "" : base;
     }

@@ -2,6 +2,7 @@ package tinperch.desktop;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,7 +108,8 @@ public final class Actions {
     /** Starts an upgrade whose part is made from a downloaded model, when one can be made from it. */
     public static void addUpgrade(Desk desk, Machine machine, Model base) {
         PartFamily family = Families.ALL.stream().filter(PartFamily::wantsBase).findFirst().orElseThrow();
-        Upgrade u = fresh(desk, machine, base.name(), Optional.of(new PartDesign(family.id(), base.name(), family.start(), "PETG", base.id())));
+        Upgrade u = fresh(desk, machine, base.name(), Optional.of(new PartDesign(family.id(), base.name(), family.start(),
+                PartDesign.FIRST_MATERIAL, base.id())));
         try {
             Assessor.form(u, desk.workshop().shop(), "");
         } catch (PartProblem | SolidException e) {
@@ -121,7 +123,8 @@ public final class Actions {
     private static Upgrade fresh(Desk desk, Machine machine, String name, Optional<PartDesign> part) {
         String id = freshId("upgrade", i -> desk.state().upgrade(i).isPresent());
         Optional<Machine> host = desk.state().machines().stream()
-                .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT).findFirst();
+                .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT)
+                .min(Comparator.comparing(m -> !m.materials().contains(PartDesign.FIRST_MATERIAL)));
         Upgrade u = new Upgrade(id, machine.id(), name, LocalDate.now(), Trouble.NONE, Map.of(), Optional.empty(),
                 host.orElse(machine).id());
         return part.map(u::with).orElse(u);

@@ -161,7 +161,9 @@ public class ModelsTest extends WindowTest {
         press("model-make-model-blower");
         Upgrade made = desk.upgrade().orElseThrow();
         assertEquals(made.part().orElseThrow().base(), "model-blower");
+        assertEquals(made.hostMachineId(), "curlew", "the fit machine that prints what a new part is made of");
         waitForPicture();
+        assertEquals(desk.assessmentProperty().get().form().orElseThrow().markPlace().orElseThrow(), "engraved 6 mm high on top");
         double drawn = desk.pictureProperty().get().mesh().volumeMm3();
         press("card-holes");
         choose("field-holes.for", "M4");

@@ -145,7 +145,8 @@ final class ShapeStation extends BorderPane implements View {
     }
 
     private void start(PartFamily f, String baseId) {
-        Upgrade next = upgrade().with(new PartDesign(f.id(), upgrade().name(), f.startAround(Assessor.patterns(upgrade())), "PETG", baseId));
+        Upgrade next = upgrade().with(new PartDesign(f.id(), upgrade().name(), f.startAround(Assessor.patterns(upgrade())),
+                PartDesign.FIRST_MATERIAL, baseId));
         try {
             Assessor.form(next, desk.workshop().shop(), "");
         } catch (PartProblem | SolidException e) {
