@@ -189,6 +189,13 @@ public class ModelsTest extends WindowTest {
         click("machine-turnstone");
         press("model-remove-model-guard");
         assertTrue(text("model-complaint").contains("“Guard for the board fan” is made from it"), text("model-complaint"));
+        onFx(() -> {
+            ((ToggleButton) need("model-unit-inches-model-guard")).fire();
+            return null;
+        });
+        assertTrue(text("model-complaint").contains("is made from it in mm"), text("model-complaint"));
+        assertEquals(newest("turnstone").scale(), 1.0);
+        assertTrue(((ToggleButton) need("model-unit-mm-model-guard")).isSelected(), "the old unit is the chosen one again");
         assertEquals(machine("turnstone").models().size(), 1);
     }
 

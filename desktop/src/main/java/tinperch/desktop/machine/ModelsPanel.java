@@ -202,7 +202,7 @@ final class ModelsPanel extends Column implements View {
             ToggleButton b = Ui.whole(Ui.id(new ToggleButton(Model.unitName(scale)), "model-unit-" + Model.unitName(scale) + "-" + m.id()));
             b.getStyleClass().add("chip");
             b.setSelected(scale == m.scale());
-            b.setOnAction(e -> edit("unit of " + m.name(), k -> k.rescaled(m.id(), scale)));
+            b.setOnAction(e -> rescale(m, scale));
             units.getChildren().add(b);
         }
         VBox left = new Column(6, name, facts, units);
@@ -226,7 +226,7 @@ final class ModelsPanel extends Column implements View {
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox head = new HBox(8, badge, words);
         m.likelyScale().filter(x -> verdict == Model.Verdict.DISAGREES).ifPresent(scale -> head.getChildren().add(Ui.whole(Ui.id(Ui.button(
-                "read it in " + Model.unitName(scale), null, () -> edit("unit of " + m.name(), k -> k.rescaled(m.id(), scale))),
+                "read it in " + Model.unitName(scale), null, () -> rescale(m, scale)),
                 "model-rescale-" + m.id()))));
         GridPane rows = new GridPane();
         rows.setHgap(10);
@@ -324,14 +324,32 @@ final class ModelsPanel extends Column implements View {
         }
     }
 
+    /** The upgrade whose part, or one of whose kept revisions, is made from a model. */
+    private Optional<String> madeFrom(Model m) {
+        return Stream.concat(desk.state().upgrades().stream(), desk.state().revisions().stream().map(Revision::state))
+                .filter(u -> u.part().filter(p -> p.base().equals(m.id())).isPresent()).map(Upgrade::name).findFirst();
+    }
+
+    /** Reads its file in another unit; what is made from it must not change its size behind its owner's back. */
+    private void rescale(Model m, double scale) {
+        Optional<String> made = madeFrom(m);
+        if (made.isPresent() && scale != m.scale()) {
+            shown = null;
+            refresh();
+            complain("The part of “" + made.get() + "” is made from it in " + Model.unitName(m.scale())
+                    + "; bring the file in once more to read it in another unit. Nothing was changed.");
+            return;
+        }
+        edit("unit of " + m.name(), k -> k.rescaled(m.id(), scale));
+    }
+
     private void remove(Model m) {
         List<String> standing = new ArrayList<>(machine().neighboursOf(m.id()).stream().map(Neighbour::name).toList());
         if (!standing.isEmpty()) {
             complain("“" + standing.get(0) + "” among the neighbours is made of it; remove that one first. Nothing was changed.");
             return;
         }
-        Optional<String> made = Stream.concat(desk.state().upgrades().stream(), desk.state().revisions().stream().map(Revision::state))
-                .filter(u -> u.part().filter(p -> p.base().equals(m.id())).isPresent()).map(Upgrade::name).findFirst();
+        Optional<String> made = madeFrom(m);
         if (made.isPresent()) {
             complain("The part of “" + made.get() + "” is made from it, or a kept revision is; it has to stay. Nothing was changed.");
             return;
