@@ -131,6 +131,13 @@ public class MachineSpeed {
             begin();
         }
 
+        /** Until the sheet of the machine gone to has its axes. */
+        void waitForSheet() throws Exception {
+            while (onFx(() -> Ui.find(stage.getScene().getRoot(), "travel-x")) == null) {
+                Thread.sleep(20);
+            }
+        }
+
         /** What else has to be there. */
         void begin() throws Exception { }
 
@@ -165,9 +172,7 @@ public class MachineSpeed {
         /** Nobody opens a page while the window is still busy with the one before. */
         @Setup(Level.Invocation)
         public void rest() throws Exception {
-            while (onFx(() -> Ui.find(stage.getScene().getRoot(), "travel-x")) == null) {
-                Thread.sleep(20);
-            }
+            waitForSheet();
             Thread.sleep(REST_MS);
         }
 
@@ -223,9 +228,7 @@ public class MachineSpeed {
                 desk.goTo(busy);
                 return 0;
             });
-            while (onFx(() -> Ui.find(stage.getScene().getRoot(), "travel-x")) == null) {
-                Thread.sleep(50);
-            }
+            waitForSheet();
             onFx(() -> {
                 ((Hyperlink) Ui.find(stage.getScene().getRoot(), "way-surroundings")).fire();
                 return 0;

@@ -18,11 +18,13 @@ import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
 import tinperch.measure.MeasuredPattern;
 import tinperch.part.HolePattern;
+import tinperch.part.Parameter;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
 import tinperch.part.PartForm;
 import tinperch.part.PartInputs;
 import tinperch.part.PartProblem;
+import tinperch.part.Values;
 import tinperch.solid.SolidException;
 
 /** The pure function from an upgrade and the shop to its judgement; safe on any thread, cheap enough for every key press. */
@@ -67,10 +69,21 @@ public final class Assessor {
     public static PartForm form(Upgrade upgrade, Shop shop, String mark) {
         PartDesign part = upgrade.part().orElseThrow();
         PartFamily family = family(part);
+        refuseUnknown(family, valuesOf(part));
         double offset = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId()))
                 .mapToDouble(Machine::holeOffsetMm).findFirst().orElse(0);
         return family.form(new PartInputs(valuesOf(part), patterns(upgrade), shop.hardware(), offset, mark,
                 family.wantsBase() ? Optional.of(shop.bases().base(part.base())) : Optional.empty()));
+    }
+
+    /** A workshop file may hold words this version does not know. */
+    private static void refuseUnknown(PartFamily family, Values values) {
+        for (Parameter p : family.parameters()) {
+            if (p.isChoice() && !p.choices().contains(values.choice(p.key()))) {
+                throw new PartProblem(p.key(), p.label() + " is “" + values.choice(p.key())
+                        + "”, which this version does not know; choose another. Nothing else was changed.");
+            }
+        }
     }
 
     /** The measured patterns of an upgrade by role; roles read too little are left out. */
@@ -101,7 +114,7 @@ public final class Assessor {
                 "This part is of a kind this version does not know (" + part.familyId() + "); a newer version made it."));
     }
 
-    private static tinperch.part.Values valuesOf(PartDesign part) {
+    private static Values valuesOf(PartDesign part) {
         return part.values().over(family(part).start());
     }
 

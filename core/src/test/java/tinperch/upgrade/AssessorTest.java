@@ -194,4 +194,19 @@ public class AssessorTest {
         assertTrue(a.form().isPresent());
         return a.findings().stream().filter(f -> f.id().equals("base")).findFirst();
     }
+
+    /** From a damaged file or a newer version. */
+    @Test
+    public void unknownWordsAreSaidAndTheRestIsKept() {
+        Leaf slab = Leaf.extrusion("slab", Profile.rectangle(0, 0, 30, 20), Placement.HERE, 0, 5);
+        Shop shop = new Shop(SHOP.machines(), SHOP.hardware(), SHOP.drawer(), id -> Base.of("clip", SolidKernel.evaluate(slab, Tolerances.USUAL)));
+        for (String key : List.of("base.down", "holes.for", "holes.fit")) {
+            Upgrade u = made();
+            Upgrade strange = u.with(u.part().orElseThrow().with(u.part().get().values().with(key, "sideways")));
+            Assessment a = Assessor.assess(strange, shop, "R1");
+            assertTrue(a.form().isEmpty());
+            assertTrue(a.findings().get(0).why().contains("“sideways”, which this version does not know"), a.findings().get(0).why());
+        }
+        assertTrue(Assessor.assess(made(), shop, "R1").form().isPresent());
+    }
 }

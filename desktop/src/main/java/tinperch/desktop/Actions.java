@@ -13,12 +13,10 @@ import tinperch.machine.book.Book;
 import tinperch.machine.model.Model;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.PartProblem;
-import tinperch.solid.SolidException;
-import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Families;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
+import tinperch.workshop.edit.PartEdits;
 
 /** All actions of the window, with their names and keys. */
 public final class Actions {
@@ -110,14 +108,10 @@ public final class Actions {
         PartFamily family = Families.ALL.stream().filter(PartFamily::wantsBase).findFirst().orElseThrow();
         Upgrade u = fresh(desk, machine, base.name(), Optional.of(new PartDesign(family.id(), base.name(), family.start(),
                 PartDesign.FIRST_MATERIAL, base.id())));
-        try {
-            Assessor.form(u, desk.workshop().shop(), "");
-        } catch (PartProblem | SolidException e) {
-            desk.warn(e.getMessage());
-            return;
-        }
-        desk.workshop().edit("make a part from " + base.name(), s -> s.with(u));
-        desk.goTo(u, Station.SHAPE);
+        PartEdits.problem(desk.workshop(), u).ifPresentOrElse(desk::warn, () -> {
+            desk.workshop().edit("make a part from " + base.name(), s -> s.with(u));
+            desk.goTo(u, Station.SHAPE);
+        });
     }
 
     private static Upgrade fresh(Desk desk, Machine machine, String name, Optional<PartDesign> part) {

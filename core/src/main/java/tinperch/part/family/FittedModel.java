@@ -1,11 +1,13 @@
 package tinperch.part.family;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewThread;
 import tinperch.part.Base;
 import tinperch.part.Dimension;
@@ -37,6 +39,8 @@ public final class FittedModel implements PartFamily {
     private static final int SIDES = 48;
     private static final String AS_DRAWN = "nothing: as drawn";
     private static final String FOR_PRINTER = "this printer only";
+
+    private static final List<Parameter> PARAMETERS = parameterList();
 
     /** The sides a model can lie on, with where its own axes go then. */
     private enum Down {
@@ -81,9 +85,13 @@ public final class FittedModel implements PartFamily {
 
     @Override
     public List<Parameter> parameters() {
-        List<String> downs = java.util.Arrays.stream(Down.values()).map(Down::word).toList();
+        return PARAMETERS;
+    }
+
+    private static List<Parameter> parameterList() {
+        List<String> downs = Arrays.stream(Down.values()).map(Down::word).toList();
         List<String> wanted = new ArrayList<>(List.of(AS_DRAWN, FOR_PRINTER));
-        tinperch.hardware.HardwareTables.STANDARD.threads().forEach(t -> wanted.add(t.name()));
+        HardwareTables.STANDARD.threads().forEach(t -> wanted.add(t.name()));
         return List.of(
                 Parameter.choice("base.down", "Lies on", "The model's", downs, "The side that lies on the bed; its bottom is where z is least, "
                         + "its front where y is, its left where x is"),

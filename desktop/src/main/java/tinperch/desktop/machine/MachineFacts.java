@@ -98,8 +98,9 @@ final class MachineFacts extends Column {
         Label more = Ui.text("", "look");
         Ui.id(more, id + "-doubt");
         form.onRefresh(() -> {
-            boolean larger = form.machine().usableMm().x() > form.machine().buildMm().x() || form.machine().usableMm().y() > form.machine().buildMm().y()
-                    || form.machine().usableMm().z() > form.machine().buildMm().z();
+            Machine.Space usable = form.machine().usableMm();
+            Machine.Space build = form.machine().buildMm();
+            boolean larger = usable.x() > build.x() || usable.y() > build.y() || usable.z() > build.z();
             more.setText(larger && id.equals("usable") ? "More is usable than it can reach; one of the two is wrong." : "");
             more.setManaged(!more.getText().isEmpty());
         });

@@ -238,7 +238,8 @@ final class ModelsPanel extends Column implements View {
         rows.setVgap(4);
         int row = 0;
         for (ModelCheck c : m.checks()) {
-            ReadingCell cell = new ReadingCell("model-" + c.id(), Unit.MM, Spread.CALIPER_MM, new Instruments(desk.workshop()), v -> v > 0 && v < 3000 ? Optional.empty()
+            ReadingCell cell = new ReadingCell("model-" + c.id(), Unit.MM, Spread.CALIPER_MM, new Instruments(desk.workshop()), v ->
+                    v > 0 && v < 3000 ? Optional.empty()
                     : Optional.of("A length is larger than zero; the reading was left out."), (label, list) -> edit(label, k ->
                             k.with(k.model(m.id()).orElseThrow().with(c.with(list)))), f -> { });
             cell.refresh(c.readings());

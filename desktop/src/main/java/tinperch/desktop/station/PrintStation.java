@@ -207,7 +207,8 @@ final class PrintStation extends Scroller implements View {
                 : "Stay with the first print after a change, a hand near the switch.").orElse(""));
         List<Revision> kept = desk.state().revisionsOf(upgradeId);
         boolean engraved = desk.assessmentProperty().get().form().flatMap(PartForm::markPlace).isPresent();
-        changed.setText(kept.isEmpty() ? "The first revision of this upgrade, " + mark() + (engraved ? ", as is engraved in it." : "; write it on, it has no room for the mark.")
+        changed.setText(kept.isEmpty() ? "The first revision of this upgrade, " + mark() + (engraved ? ", as is engraved in it."
+                : "; write it on, it has no room for the mark.")
                 : "Since " + kept.get(kept.size() - 1).mark() + ": " + differences(kept.get(kept.size() - 1).state(), u));
         showHosts(u);
         showFacts();

@@ -31,11 +31,9 @@ import tinperch.machine.model.Model;
 import tinperch.part.Parameter;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.PartProblem;
 import tinperch.part.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.solid.SolidException;
 import tinperch.upgrade.Assessor;
 import tinperch.upgrade.Families;
 import tinperch.upgrade.Upgrade;
@@ -147,13 +145,8 @@ final class ShapeStation extends BorderPane implements View {
     private void start(PartFamily f, String baseId) {
         Upgrade next = upgrade().with(new PartDesign(f.id(), upgrade().name(), f.startAround(Assessor.patterns(upgrade())),
                 PartDesign.FIRST_MATERIAL, baseId));
-        try {
-            Assessor.form(next, desk.workshop().shop(), "");
-        } catch (PartProblem | SolidException e) {
-            desk.warn(e.getMessage());
-            return;
-        }
-        desk.workshop().edit("make a " + f.title().toLowerCase(Locale.ROOT), s -> s.with(next));
+        PartEdits.problem(desk.workshop(), next).ifPresentOrElse(desk::warn, () -> desk.workshop().edit("make a "
+                + f.title().toLowerCase(Locale.ROOT), s -> s.with(next)));
     }
 
     /** A click on a face of the turntable: its feature lights up, its first field gets the focus. */

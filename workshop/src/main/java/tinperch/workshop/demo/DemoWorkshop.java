@@ -177,7 +177,8 @@ public final class DemoWorkshop {
     private static Upgrade fanGuard() {
         Values v = Families.byId("fitted-model").orElseThrow().start().with("holes.for", "M3");
         return new Upgrade("turnstone-guard", "turnstone", "Guard for the board fan", LocalDate.of(2026, 11, 7),
-                new Trouble("Strings of plastic get drawn into the board's fan and stop it; a finger was nipped.", "stops of the fan in a month", "3 stops"),
+                new Trouble("Strings of plastic get drawn into the board's fan and stop it; a finger was nipped.",
+                        "stops of the fan in a month", "3 stops"),
                 Map.of(), Optional.of(new PartDesign("fitted-model", "Fan guard", v, "PLA", DemoModels.GUARD_ID)), "curlew");
     }
 

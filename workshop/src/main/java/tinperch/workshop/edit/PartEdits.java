@@ -42,7 +42,8 @@ public final class PartEdits {
         return Optional.empty();
     }
 
-    private static Optional<String> problem(Workshop workshop, Upgrade upgrade) {
+    /** Why the part of an upgrade cannot be built as it is; empty when it can. */
+    public static Optional<String> problem(Workshop workshop, Upgrade upgrade) {
         try {
             Assessor.form(upgrade, workshop.shop(), workshop.state().nextMark(upgrade.id()));
             return Optional.empty();
