@@ -100,7 +100,12 @@ public abstract class WindowTest {
     /** The machine's sheet looked at, once all of its panels have been made. */
     protected StandingSheet sheet() {
         waitFor(() -> shownSheet() != null && shownSheet().isComplete(), "no machine's sheet is there");
-        return shownSheet();
+        try {
+            // On the interface's thread: between its steps the sheet that lies ready is never to be seen.
+            return onFx(this::shownSheet);
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
     }
 
     private StandingSheet shownSheet() {

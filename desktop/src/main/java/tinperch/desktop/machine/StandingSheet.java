@@ -131,9 +131,9 @@ public final class StandingSheet extends Scroller implements View {
         return link;
     }
 
-    /** Whether all of its panels are there. */
+    /** Whether it is some machine's and all of its panels are there. */
     public boolean isComplete() {
-        return later.isEmpty();
+        return !form.machineId().isEmpty() && later.isEmpty();
     }
 
     /** Makes whatever has not been made yet. */
