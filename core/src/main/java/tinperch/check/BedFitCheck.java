@@ -4,77 +4,95 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tinperch.fact.Facts;
+import tinperch.fact.MeshesFact;
 import tinperch.machine.Machine;
 import tinperch.machine.MayPrint;
 import tinperch.material.Material;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /**
- * On which machine can the part be printed, lying as drawn and turned about the vertical at will? The machine being
- * upgraded is in pieces while the part is needed. A margin of 5 mm is kept on all sides for a brim and clips (common
- * practice).
+ * On which machine can every piece be printed, lying as drawn and turned about the vertical at will? The machine being upgraded is in
+ * pieces while the part is needed. A margin of 5 mm is kept on all sides for a brim and clips (common practice).
  */
 public final class BedFitCheck implements Check {
     static final double SIDE_MM = 5;
 
     @Override
-    public List<Finding> judge(Situation s) {
+    public String about() {
+        return "bed";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(m -> new Piece(m.piece().name(), m.mesh().bounds().size())).toList();
         List<Finding> all = new ArrayList<>();
-        Vec3 size = s.form().bounds().size();
-        for (Machine m : s.machines()) {
+        if (pieces.isEmpty()) {
+            return all;
+        }
+        if (c.host().isEmpty()) {
+            all.add(Finding.of("bed.host", Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)));
+        } else if (!c.host().get().prints()) {
+            all.add(Finding.of("bed.host", Severity.STOP, c.host().get().name() + " does not print", "Choose a machine that lays down material.")
+                    .with(elsewhere(c.host().get().id(), pieces, c)));
+        }
+        for (Machine m : c.printers()) {
             if (m.prints()) {
-                all.add(judge(m, size, s));
+                all.add(judge(m, pieces, c));
             }
         }
         return all;
     }
 
-    private static Finding judge(Machine m, Vec3 size, Situation s) {
-        boolean host = m.id().equals(s.hostMachineId());
-        Margin room = new Margin(spareMm(m, size), 0, Unit.MM, true);
-        String id = "bed." + m.id();
-        String part = Quantity.plain(size.x(), Unit.MM) + " × " + Quantity.plain(size.y(), Unit.MM) + " × "
-                + Quantity.mm(size.z());
-        Optional<String> obstacle = obstacle(m, s);
-        if (room.spare() < 0) {
-            return new Finding(id, host ? Word.STOP : Word.LOOK, "Too large for " + m.name() + " by "
-                    + Quantity.mm(-room.spare()), part + " with " + Quantity.mm(SIDE_MM) + " around it on a usable "
-                    + space(m) + ".", Optional.of(room), host ? elsewhere(m, size, s) : List.of(), "");
-        }
-        if (obstacle.isPresent()) {
-            return new Finding(id, host ? Word.STOP : Word.LOOK, m.name() + " cannot print it now", obstacle.get(),
-                    Optional.empty(), host ? elsewhere(m, size, s) : List.of(), "");
-        }
-        return new Finding(id, Word.FINE, host ? "Prints on " + m.name() : "Would fit " + m.name(),
-                part + " on a usable " + space(m) + ".", Optional.of(room), List.of(), "");
+    private record Piece(String name, Vec3 size) {}
+
+    /** The piece with the least room. */
+    private static Piece tightest(Machine m, List<Piece> pieces) {
+        return pieces.stream().min((a, b) -> Double.compare(spareMm(m, a.size), spareMm(m, b.size))).orElseThrow();
     }
 
-    private static Optional<String> obstacle(Machine m, Situation s) {
-        if (m.state() != Machine.State.FIT) {
-            return Optional.of(m.name() + " is " + m.state().label().toLowerCase(java.util.Locale.ROOT)
-                    + (m.stateNote().isEmpty() ? "." : ": " + m.stateNote()));
+    private static Finding judge(Machine m, List<Piece> pieces, Case c) {
+        boolean host = c.host().map(h -> h.id().equals(m.id())).orElse(false);
+        Piece worst = tightest(m, pieces);
+        Margin room = new Margin(spareMm(m, worst.size), 0, Unit.MM, true);
+        String id = "bed." + m.id();
+        Vec3 s = worst.size;
+        String part = (pieces.size() > 1 ? "The " + worst.name + ", " : "") + Quantity.plain(s.x(), Unit.MM) + " × " + Quantity.plain(s.y(), Unit.MM) + " × " + Quantity.mm(s.z());
+        List<Remedy> elsewhere = host ? elsewhere(m.id(), pieces, c) : List.of();
+        if (room.spare() < -1e-6) {
+            return Finding.of(id, host ? Severity.STOP : Severity.LOOK, "Too large for " + m.name() + " by " + Quantity.mm(-room.spare()), part + " with "
+                    + Quantity.mm(SIDE_MM) + " around it on a usable " + space(m) + ".").measured(room).with(elsewhere);
         }
-        if (!m.materials().contains(s.material())) {
-            Material wanted = Material.named(s.material());
-            String why = MayPrint.words(MayPrint.reasonsAgainst(m, wanted, LocalDate.MAX), wanted);
-            return Optional.of(m.name() + " may not print " + s.material() + (why.isEmpty() ? "; it prints "
-                    + String.join(", ", m.materials()) + "." : ": " + why));
+        Optional<String> obstacle = obstacle(m, c);
+        if (obstacle.isPresent()) {
+            return Finding.of(id, host ? Severity.STOP : Severity.LOOK, m.name() + " cannot print it now", obstacle.get()).with(elsewhere);
+        }
+        return Finding.of(id, Severity.FINE, host ? "Prints on " + m.name() : "Would fit " + m.name(), part + " on a usable " + space(m) + ".").measured(room);
+    }
+
+    private static Optional<String> obstacle(Machine m, Case c) {
+        if (m.state() != Machine.State.FIT) {
+            return Optional.of(m.name() + " is " + m.state().label().toLowerCase(java.util.Locale.ROOT) + (m.stateNote().isEmpty() ? "." : ": " + m.stateNote()));
+        }
+        String material = c.part().material();
+        if (!m.materials().contains(material)) {
+            String why = Material.find(material).map(w -> MayPrint.words(MayPrint.reasonsAgainst(m, w, LocalDate.MAX), w)).orElse("");
+            return Optional.of(m.name() + " may not print " + material + (why.isEmpty() ? "; it prints " + String.join(", ", m.materials()) + "." : ": " + why));
         }
         return Optional.empty();
     }
 
-    private static List<Remedy> elsewhere(Machine not, Vec3 size, Situation s) {
-        return s.machines().stream()
-                .filter(m -> m.prints() && m != not && spareMm(m, size) >= 0 && obstacle(m, s).isEmpty())
-                .map(m -> Remedy.of("print on " + m.name(), new Change.Host(m.id())))
-                .limit(2).toList();
+    private static List<Remedy> elsewhere(String notId, List<Piece> pieces, Case c) {
+        return c.printers().stream().filter(m -> m.prints() && !m.id().equals(notId) && spareMm(m, tightest(m, pieces).size) >= -1e-6 && obstacle(m, c).isEmpty())
+                .map(m -> Remedy.of("print on " + m.name(), new Change.Host(m.id()))).limit(2).toList();
     }
 
     private static String space(Machine m) {
-        return Quantity.plain(m.usableMm().x(), Unit.MM) + " × " + Quantity.plain(m.usableMm().y(), Unit.MM) + " × "
-                + Quantity.mm(m.usableMm().z());
+        return Quantity.plain(m.usableMm().x(), Unit.MM) + " × " + Quantity.plain(m.usableMm().y(), Unit.MM) + " × " + Quantity.mm(m.usableMm().z());
     }
 
     /** Room left in the tightest direction at the best turn, mm; negative when it does not fit. */
@@ -82,21 +100,28 @@ public final class BedFitCheck implements Check {
         return Math.min(flatSpareMm(m, size, bestTurnDeg(m, size)), m.usableMm().z() - size.z());
     }
 
-    /** The turn about the vertical that leaves most room round the part, whole degrees 0 to 90. */
-    public static int bestTurnDeg(Machine m, Vec3 size) {
-        int best = 0;
-        for (int deg = 1; deg <= 90; deg++) {
-            if (flatSpareMm(m, size, deg) > flatSpareMm(m, size, best) + 1e-9) {
-                best = deg;
+    /**
+     * The turn about the vertical that leaves most room round the part, degrees 0 to 90. Each side's room is a convex function of the turn,
+     * so the best is at an end or where both are equal: cos t − sin t = (X − Y)/(w − d).
+     */
+    public static double bestTurnDeg(Machine m, Vec3 size) {
+        double best = flatSpareMm(m, size, 90) > flatSpareMm(m, size, 0) + 1e-9 ? 90 : 0;
+        double k = (m.usableMm().x() - m.usableMm().y()) / (size.x() - size.y());
+        if (Math.abs(k) <= 1) {
+            double equal = Math.toDegrees(Math.acos(k / Math.sqrt(2))) - 45;
+            if (flatSpareMm(m, size, equal) > flatSpareMm(m, size, best) + 1e-9) {
+                best = equal;
             }
         }
         return best;
     }
 
-    private static double flatSpareMm(Machine m, Vec3 size, int deg) {
+    private static double flatSpareMm(Machine m, Vec3 size, double deg) {
         double a = Math.toRadians(deg);
-        double w = size.x() * Math.cos(a) + size.y() * Math.sin(a);
-        double d = size.x() * Math.sin(a) + size.y() * Math.cos(a);
+        double cos = deg == 90 ? 0 : Math.cos(a);
+        double sin = deg == 90 ? 1 : Math.sin(a);
+        double w = size.x() * cos + size.y() * sin;
+        double d = size.x() * sin + size.y() * cos;
         return Math.min(m.usableMm().x() - w, m.usableMm().y() - d) - 2 * SIDE_MM;
     }
 }

@@ -10,18 +10,44 @@ import java.util.Optional;
  * @param what short: "M3×16 is 1.4 mm short"
  * @param why what follows and where the limit comes from
  * @param margin absent where there is nothing to measure
- * @param feature feature of the solid it points at; empty for the whole part
+ * @param pieceId piece it points at, {@code feature} the feature there; empty for the whole part
+ * @param layout whether laying the part out in another way may cure it
  */
-public record Finding(String id, Word word, String what, String why, Optional<Margin> margin, List<Remedy> remedies,
-        String feature) {
+public record Finding(String id, Severity severity, String what, String why, Optional<Margin> margin, List<Remedy> remedies,
+        String pieceId, String feature, boolean layout) {
     public Finding {
         remedies = List.copyOf(remedies);
     }
 
-    /** Order of the tray: Stop before Look before Fine, then the least spare against its limit first. */
+    /** A finding about the whole part without a margin. */
+    public static Finding of(String id, Severity severity, String what, String why, Remedy... remedies) {
+        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", false);
+    }
+
+    /** With a margin. */
+    public Finding measured(Margin next) {
+        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, layout);
+    }
+
+    /** With other remedies. */
+    public Finding with(List<Remedy> next) {
+        return new Finding(id, severity, what, why, margin, next, pieceId, feature, layout);
+    }
+
+    /** Pointing at a feature of a piece. */
+    public Finding at(String piece, String where) {
+        return new Finding(id, severity, what, why, margin, remedies, piece, where, layout);
+    }
+
+    /** One that another layout may cure. */
+    public Finding ofLayout() {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, true);
+    }
+
+    /** Order of the tray: the worst severity first, then the least spare against its limit. */
     public static int tightestFirst(Finding a, Finding b) {
-        int byWord = a.word.compareTo(b.word);
-        return byWord != 0 ? byWord : Double.compare(a.tightness(), b.tightness());
+        int bySeverity = a.severity.compareTo(b.severity);
+        return bySeverity != 0 ? bySeverity : Double.compare(a.tightness(), b.tightness());
     }
 
     private double tightness() {

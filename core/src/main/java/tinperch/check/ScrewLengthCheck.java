@@ -1,128 +1,143 @@
 package tinperch.check;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import tinperch.fact.Facts;
+import tinperch.fact.SeatsFact;
+import tinperch.fact.SeatsFact.Seat;
 import tinperch.hardware.HardwareTables;
-import tinperch.part.ScrewStack;
-import tinperch.part.SeatKind;
+import tinperch.part.Lever;
+import tinperch.part.form.Screw;
+import tinperch.part.form.SeatKind;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /**
- * Is the screw long enough for what it clamps, not too long for where it ends, and in the drawer?
+ * Is the screw long enough for what it really clamps, not too long for where it ends, and in the drawer?
  *
- * <p>Grip is everything clamped. Through a nut: grip + nut height + one pitch at least. Into an insert: grip + one
- * diameter at least, and the tip ends 0.5 mm before the bottom (common practice). Lengths of ISO 888; the owner's drawer
- * comes first.
+ * <p>Grip is everything clamped; what is plastic of it is measured along the screw. Through a nut: grip + nut height + one pitch at least,
+ * three diameters more at most (common practice). Into an insert: grip + one diameter at least, and the tip ends 0.5 mm before the bottom
+ * (common practice). Lengths of ISO 888; the owner's drawer comes first.
  */
 public final class ScrewLengthCheck implements Check {
+    private static final double BEFORE_BOTTOM_MM = 0.5;
+
     @Override
-    public List<Finding> judge(Situation s) {
-        List<Finding> all = new ArrayList<>();
-        for (ScrewStack stack : s.form().stacks()) {
-            all.add(judge(stack, s));
+    public String about() {
+        return "screws";
+    }
+
+    /** The shortest and the longest length that do. */
+    private record Span(Seat seat, double minMm, double maxMm) {
+        static Span of(Seat s) {
+            Screw k = s.screw();
+            double grip = k.washerMm() + k.heldMm() + s.gripMm();
+            if (k.end() == SeatKind.INSERT) {
+                double depth = Double.isInfinite(s.floorMm()) ? k.insert().orElseThrow().lengthMm() + k.thread().diameterMm() : s.floorMm() - BEFORE_BOTTOM_MM;
+                return new Span(s, grip + k.thread().diameterMm(), grip + depth);
+            }
+            double min = grip + k.thread().nutHeightMm() + k.thread().pitchMm();
+            return new Span(s, min, min + 3 * k.thread().diameterMm());
         }
+
+        double spare() {
+            return Math.min(seat.screw().lengthMm() - minMm, maxMm - seat.screw().lengthMm());
+        }
+
+        boolean holds(double length) {
+            return length >= minMm - 1e-6 && length <= maxMm + 1e-6;
+        }
+
+        String text() {
+            Screw k = seat.screw();
+            List<String> parts = new ArrayList<>();
+            if (k.washerMm() > 0) {
+                parts.add("washer " + Quantity.plain(k.washerMm(), Unit.MM));
+            }
+            if (k.heldMm() > 0) {
+                parts.add(k.heldName() + " " + Quantity.plain(k.heldMm(), Unit.MM));
+            }
+            if (seat.gripMm() > 0) {
+                parts.add("plastic " + Quantity.plain(seat.gripMm(), Unit.MM));
+            }
+            return parts.stream().collect(Collectors.joining(" + ")) + " = " + Quantity.mm(k.washerMm() + k.heldMm() + seat.gripMm());
+        }
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        Map<String, Span> worst = new LinkedHashMap<>();
+        for (Seat s : facts.get(SeatsFact.SEATS)) {
+            worst.merge(s.screw().row(), Span.of(s), (a, b) -> b.spare() < a.spare() ? b : a);
+        }
+        List<Finding> all = new ArrayList<>();
+        worst.forEach((row, span) -> all.add(finding(row, span, c)));
         return all;
     }
 
-    private static Finding judge(ScrewStack stack, Situation s) {
-        double length = stack.lengthMm();
-        boolean nearMin = length - stack.minMm() <= stack.maxMm() - length;
-        boolean shortScrew = length < stack.minMm() - 1e-9;
-        boolean longScrew = !shortScrew && length > stack.maxMm() + 1e-9;
-        boolean above = shortScrew || !longScrew && nearMin;
-        Margin margin = new Margin(length, above ? stack.minMm() : stack.maxMm(), Unit.MM, above);
-        String name = stack.screwName(length);
-        String id = "screw." + stack.site();
-        String stackText = stackText(stack);
-        if (shortScrew || longScrew) {
-            String what = name + " is " + Quantity.mm(-margin.spare()) + (shortScrew ? " short" : " too long");
-            String why = shortScrew
-                    ? "The " + stack.label() + " clamp " + stackText + (stack.seat() == SeatKind.INSERT
-                            ? "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it.")
-                    : "The " + stack.label() + " clamp " + stackText + (stack.seat() == SeatKind.INSERT
-                            ? "; the tip would press on the bottom of the hole." : "; the end would stand far out behind the nut.");
-            return new Finding(id, Word.STOP, what, why, Optional.of(margin), remedies(stack, s), stack.site());
+    private static Finding finding(String row, Span span, Case c) {
+        Screw k = span.seat.screw();
+        double length = k.lengthMm();
+        boolean insert = k.end() == SeatKind.INSERT;
+        boolean tooShort = length < span.minMm - 1e-6;
+        boolean tooLong = !tooShort && length > span.maxMm + 1e-6;
+        boolean above = tooShort || !tooLong && length - span.minMm <= span.maxMm - length;
+        Margin margin = new Margin(length, above ? span.minMm : span.maxMm, Unit.MM, above);
+        String id = "screw." + row;
+        String clamp = "The " + k.rowLabel() + " clamp " + span.text();
+        if (tooShort || tooLong) {
+            String why = clamp + (tooShort ? insert ? "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it."
+                    : insert ? "; the tip would press on the bottom of the hole." : "; the end would stand far out behind the nut.");
+            return Finding.of(id, Severity.STOP, k.name() + " is " + Quantity.mm(-margin.spare()) + (tooShort ? " short" : " too long"), why)
+                    .measured(margin).at(k.pieceId(), k.row()).with(remedies(span, c));
         }
-        if (!s.drawer().has(stack.thread().name(), length)) {
-            return new Finding(id, Word.LOOK, name + " fits but is not in the drawer", outOfDrawer(stack, s, stackText),
-                    Optional.of(margin), remedies(stack, s), stack.site());
+        if (c.drawer().has(k.thread().name(), length)) {
+            return Finding.of(id, Severity.FINE, k.name() + " fits the " + k.rowLabel(), clamp + ".").measured(margin).at(k.pieceId(), k.row());
         }
-        return new Finding(id, Word.FINE, name + " fits the " + stack.label(), "Clamped: " + stackText + ".",
-                Optional.of(margin), List.of(), stack.site());
+        Optional<Double> longer = c.drawer().lengths(k.thread().name()).stream().filter(l -> l > length).findFirst();
+        boolean sold = HardwareTables.PREFERRED_LENGTHS_MM.contains(length);
+        if (!sold && longer.isPresent()) {
+            return Finding.of(id, Severity.FINE, k.name() + ", cut from " + k.name(longer.get()) + ", fits the " + k.rowLabel(), clamp + ". Turn a nut on before cutting; it cleans the thread.")
+                    .measured(margin).at(k.pieceId(), k.row());
+        }
+        List<Remedy> remedies = new ArrayList<>(remedies(span, c));
+        remedies.add(Remedy.of("bought: put " + k.name() + " into the drawer", new Change.Stock(k.thread().name(), length)));
+        return Finding.of(id, Severity.LOOK, k.name() + " fits but is not in the drawer", clamp + ". "
+                + (sold ? "It is a length shops keep (ISO 888)." : "Shops do not keep this length.")).measured(margin).at(k.pieceId(), k.row()).with(remedies);
     }
 
-    private static String stackText(ScrewStack stack) {
-        return stack.layers().stream().map(l -> l.name() + " " + Quantity.plain(l.thicknessMm(), Unit.MM))
-                .collect(Collectors.joining(" + ")) + " = " + Quantity.mm(stack.gripMm());
-    }
-
-    private static String outOfDrawer(ScrewStack stack, Situation s, String stackText) {
-        boolean sold = HardwareTables.PREFERRED_LENGTHS_MM.contains(stack.lengthMm());
-        Optional<Double> longer = s.drawer().lengths(stack.thread().name()).stream()
-                .filter(l -> l > stack.lengthMm()).findFirst();
-        return "Clamped: " + stackText + ". "
-                + (sold ? "It is a length shops keep (ISO 888)." : "Shops do not keep this length.")
-                + longer.map(l -> " It can be cut from " + stack.screwName(l) + ".").orElse("");
-    }
-
-    private static List<Remedy> remedies(ScrewStack stack, Situation s) {
+    private static List<Remedy> remedies(Span span, Case c) {
+        Screw k = span.seat.screw();
+        String thread = k.thread().name();
         List<Remedy> out = new ArrayList<>();
-        String thread = stack.thread().name();
-        Optional<Double> inDrawer = s.drawer().shortestWithin(thread, stack.minMm(), stack.maxMm());
-        Optional<Double> sold = HardwareTables.PREFERRED_LENGTHS_MM.stream()
-                .filter(l -> l >= stack.minMm() - 1e-9 && l <= stack.maxMm() + 1e-9).findFirst();
-        if (inDrawer.isPresent()) {
-            out.add(use(stack, inDrawer.get(), ""));
-        } else if (sold.isPresent() && Math.abs(sold.get() - stack.lengthMm()) > 1e-9) {
-            out.add(use(stack, sold.get(), " (to buy)"));
+        Optional<Double> inDrawer = c.drawer().shortestWithin(thread, span.minMm, span.maxMm);
+        inDrawer.ifPresent(l -> out.add(use(k, l, "use " + k.name(l))));
+        if (!span.holds(k.lengthMm())) {
+            // Growing the grip by g lets a screw longer by g fit; a short screw wants less of it.
+            double grow = k.lengthMm() > span.maxMm ? k.lengthMm() - span.maxMm : k.lengthMm() - span.minMm;
+            for (Lever l : k.grip()) {
+                out.add(Remedy.pull(l, c.recipe().values(), grow));
+            }
         }
-        wallChange(stack, s).ifPresent(out::add);
         if (inDrawer.isEmpty()) {
-            cut(stack, s).ifPresent(out::add);
+            HardwareTables.PREFERRED_LENGTHS_MM.stream().filter(l -> span.holds(l) && Math.abs(l - k.lengthMm()) > 1e-9).findFirst()
+                    .ifPresent(l -> out.add(use(k, l, "use " + k.name(l) + " (to buy)")));
+            double to = Math.ceil(span.minMm * 2 - 1e-6) / 2;
+            if (span.holds(to) && Math.abs(to - k.lengthMm()) > 1e-9) {
+                c.drawer().lengths(thread).stream().filter(l -> l > to).findFirst()
+                        .ifPresent(l -> out.add(use(k, to, "cut " + k.name(l) + " to " + Quantity.mm(to))));
+            }
         }
         return out;
     }
 
-    private static Remedy use(ScrewStack stack, double length, String note) {
-        return Remedy.of("use " + stack.screwName(length) + note, new Change.Number(stack.lengthKey(), length));
-    }
-
-    /** Thins or thickens the wall so that the screw chosen, or the nearest one of the drawer, just fits. */
-    private static Optional<Remedy> wallChange(ScrewStack stack, Situation s) {
-        if (stack.wallKey().isEmpty()) {
-            return Optional.empty();
-        }
-        String thread = stack.thread().name();
-        double length = s.drawer().has(thread, stack.lengthMm()) ? stack.lengthMm()
-                : s.drawer().lengths(thread).stream()
-                        .min((a, b) -> Double.compare(Math.abs(a - stack.minMm()), Math.abs(b - stack.minMm())))
-                        .orElse(stack.lengthMm());
-        double target = length < stack.minMm() ? stack.minMm() : length > stack.maxMm() ? stack.maxMm() : length;
-        double raw = stack.wallMm() + stack.wallSign() * (length - target);
-        // Round to a tenth towards the safe side.
-        double wall = length < stack.minMm() ? Math.floor(raw * 10 + 1e-6) / 10 : Math.ceil(raw * 10 - 1e-6) / 10;
-        if (wall < stack.wallMinMm() - 1e-9 || Math.abs(wall - stack.wallMm()) < 0.05 && length == stack.lengthMm()) {
-            return Optional.empty();
-        }
-        String what = stack.wallKey().endsWith("standoff") ? "standoff " : "wall ";
-        String label = what + Quantity.plain(stack.wallMm(), Unit.MM) + " → " + Quantity.mm(wall);
-        Change change = new Change.Number(stack.wallKey(), wall);
-        return Optional.of(length == stack.lengthMm() ? Remedy.of(label, change)
-                : Remedy.of(label + " and " + stack.screwName(length), change,
-                        new Change.Number(stack.lengthKey(), length)));
-    }
-
-    /** Cutting a longer one of the drawer down, to whole half millimetres. */
-    private static Optional<Remedy> cut(ScrewStack stack, Situation s) {
-        double to = Math.ceil(stack.minMm() * 2 - 1e-6) / 2;
-        if (to > stack.maxMm() || Math.abs(to - stack.lengthMm()) < 1e-9) {
-            return Optional.empty();
-        }
-        return s.drawer().lengths(stack.thread().name()).stream().filter(l -> l > to).findFirst()
-                .map(l -> Remedy.of("cut " + stack.screwName(l) + " to " + Quantity.mm(to),
-                        new Change.Number(stack.lengthKey(), to)));
+    private static Remedy use(Screw k, double length, String label) {
+        return Remedy.of(label, new Change.Set<>(k.lengthParam(), length));
     }
 }

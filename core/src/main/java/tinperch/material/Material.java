@@ -1,6 +1,7 @@
 package tinperch.material;
 
 import java.util.List;
+import java.util.Optional;
 import tinperch.quantity.Table;
 
 /**
@@ -19,17 +20,23 @@ import tinperch.quantity.Table;
  * @param needsHeatedBed whether it holds only on a heated bed (common practice)
  * @param nozzleC usual nozzle temperature, °C
  * @param bedC usual bed temperature, °C
+ * @param snapStrainPercent what a snap of it stands again and again, %
  */
 public record Material(String name, double densityGcm3, double glassTransitionC, double useLimitC, double modulusGPa,
         double strengthMPa, double acrossLayersMPa, double shrinkPercent, double dryAtC, double conductivityWmK,
-        boolean fumes, boolean needsHeatedBed, double nozzleC, double bedC) {
+        boolean fumes, boolean needsHeatedBed, double nozzleC, double bedC,
+        double snapStrainPercent) {
 
     /** The materials that ship with the application. */
     public static final List<Material> STANDARD = Table.read(Material.class, "materials.csv", Material.class);
 
+    /** The material of a name; empty when the table has none. */
+    public static Optional<Material> find(String name) {
+        return STANDARD.stream().filter(m -> m.name().equals(name)).findFirst();
+    }
+
     /** @throws IllegalArgumentException when the table has no such material */
     public static Material named(String name) {
-        return STANDARD.stream().filter(m -> m.name().equals(name)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("No material " + name + " in the table."));
+        return find(name).orElseThrow(() -> new IllegalArgumentException("No material " + name + " in the table."));
     }
 }

@@ -1,33 +1,104 @@
 package tinperch.part;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import tinperch.part.bind.Binding;
+import tinperch.part.feature.Feature;
+
 /**
- * A part as designed: which family, with which values, in which material.
+ * A part as designed.
  *
- * @param name the part's own name, used in exports
- * @param base id of the downloaded model it is made from; empty when it is drawn from nothing
+ * @param id unique within its upgrade
+ * @param familyId which kind of part
+ * @param name its own name, used in exports
+ * @param material name of a row of the materials
+ * @param bindings what each role is bound to
+ * @param features placed by the person, in the order they are made
+ * @param siteId the site of the machine it mounts on; empty when none was chosen
  */
-public record PartDesign(String familyId, String name, Values values, String material, String base) {
+public record PartDesign(String id, String familyId, String name, Values values, String material, Map<String, Binding> bindings,
+        List<Feature> features, String siteId) {
     /** What a new part is to be printed in: tough, easy, and stands some warmth (common practice for parts of machines). */
     public static final String FIRST_MATERIAL = "PETG";
+    /** More features than this are a broken file. */
+    public static final int MOST_FEATURES = 500;
 
     public PartDesign {
-        base = base == null ? "" : base;
+        values = values == null ? Values.START : values;
+        material = material == null || material.isBlank() ? FIRST_MATERIAL : material;
+        Map<String, Binding> known = new TreeMap<>();
+        if (bindings != null) {
+            bindings.forEach((r, b) -> {
+                if (b != null) {
+                    known.put(r, b);
+                }
+            });
+        }
+        bindings = Collections.unmodifiableMap(known);
+        features = features == null ? List.of() : features.stream().filter(f -> f != null).limit(MOST_FEATURES).toList();
+        siteId = siteId == null ? "" : siteId;
     }
 
-    /** A part drawn from nothing. */
-    public PartDesign(String familyId, String name, Values values, String material) {
-        this(familyId, name, values, material, "");
+    /** A new part of a family. */
+    public static PartDesign of(String id, String familyId, String name, Values values) {
+        return new PartDesign(id, familyId, name, values, FIRST_MATERIAL, Map.of(), List.of(), "");
     }
 
     public PartDesign with(Values next) {
-        return new PartDesign(familyId, name, next, material, base);
+        return new PartDesign(id, familyId, name, next, material, bindings, features, siteId);
     }
 
     public PartDesign withMaterial(String next) {
-        return new PartDesign(familyId, name, values, next, base);
+        return new PartDesign(id, familyId, name, values, next, bindings, features, siteId);
     }
 
     public PartDesign withName(String next) {
-        return new PartDesign(familyId, next, values, material, base);
+        return new PartDesign(id, familyId, next, values, material, bindings, features, siteId);
+    }
+
+    public PartDesign withId(String next) {
+        return new PartDesign(next, familyId, name, values, material, bindings, features, siteId);
+    }
+
+    public PartDesign atSite(String next) {
+        return new PartDesign(id, familyId, name, values, material, bindings, features, next);
+    }
+
+    public PartDesign bound(String roleId, Binding binding) {
+        Map<String, Binding> copy = new TreeMap<>(bindings);
+        copy.put(roleId, binding);
+        return new PartDesign(id, familyId, name, values, material, copy, features, siteId);
+    }
+
+    public PartDesign bound(Map<String, Binding> next) {
+        return new PartDesign(id, familyId, name, values, material, next, features, siteId);
+    }
+
+    public Optional<Feature> feature(String featureId) {
+        return features.stream().filter(f -> f.id().equals(featureId)).findFirst();
+    }
+
+    /** With a feature put in, or changed when its id is known. */
+    public PartDesign with(Feature feature) {
+        List<Feature> next = new ArrayList<>(features);
+        int at = features.stream().map(Feature::id).toList().indexOf(feature.id());
+        if (at >= 0) {
+            next.set(at, feature);
+        } else {
+            next.add(feature);
+        }
+        return withFeatures(next);
+    }
+
+    public PartDesign withoutFeature(String featureId) {
+        return withFeatures(features.stream().filter(f -> !f.id().equals(featureId)).toList());
+    }
+
+    private PartDesign withFeatures(List<Feature> next) {
+        return new PartDesign(id, familyId, name, values, material, bindings, next, siteId);
     }
 }

@@ -1,10 +1,10 @@
 package tinperch.part;
 
 import java.util.List;
-import java.util.Map;
-import java.util.TreeMap;
+import tinperch.part.bind.Refs;
+import tinperch.part.form.PartForm;
 
-/** A kind of part. Stateless: the same inputs give the same form. */
+/** A kind of part. Stateless: the same inputs give the same form. It never judges what it makes. */
 public interface PartFamily {
     /** Stable name for storage. */
     String id();
@@ -15,21 +15,19 @@ public interface PartFamily {
     /** What it is for, one sentence. */
     String purpose();
 
-    /** Patterns it is built around: role and what to measure. */
-    Map<String, String> roles();
+    /** What it does for a machine; kinds of part are grouped by it. */
+    Does does();
+
+    /** What it is built around. */
+    List<Role<?>> roles();
 
     /** What the view from above is called. */
     default String above() {
         return "from above";
     }
 
-    /** Whether it is made from a downloaded model. */
-    default boolean wantsBase() {
-        return false;
-    }
-
     /** All parameters, in the order they are shown. */
-    List<Parameter> parameters();
+    List<Param<?>> params();
 
     /**
      * Builds the part.
@@ -38,34 +36,16 @@ public interface PartFamily {
      */
     PartForm form(PartInputs inputs);
 
-    /** The parameter that changes a feature, by the feature's name; empty when none does. */
-    String keyOf(String feature);
+    /** What the parameters of a card amount to, in a few words. */
+    String summary(Card card, Values values);
 
-    /** What the parameters of a group amount to, in a few words. */
-    String summary(String group, Values values);
-
-    /** Values of a new part around what was measured, so that the first thing seen is a part and not a complaint. */
-    default Values startAround(Map<String, HolePattern> patterns) {
-        return start();
+    /** Other ways to lay the same part out, to be tried when something is in the way of something else; none may be good. */
+    default List<Way> ways(PartInputs inputs) {
+        return List.of();
     }
 
-    /** Values of a new part. */
-    default Values start() {
-        Map<String, Double> numbers = new TreeMap<>();
-        Map<String, String> choices = new TreeMap<>();
-        for (Parameter p : parameters()) {
-            if (p.isChoice()) {
-                choices.put(p.key(), p.choices().get(0));
-            } else {
-                numbers.put(p.key(), p.start());
-            }
-        }
-        return new Values(numbers, choices);
-    }
-
-    /** @throws IllegalArgumentException when the family has no such parameter */
-    default Parameter parameter(String key) {
-        return parameters().stream().filter(p -> p.key().equals(key)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("No parameter " + key));
+    /** Values of a new part around what is known, the most natural first; the first that nothing stops is taken. */
+    default List<Values> starts(Refs refs) {
+        return List.of(Values.START);
     }
 }

@@ -1,35 +1,29 @@
 package tinperch.part;
 
-import java.util.Map;
-import java.util.Optional;
 import tinperch.hardware.HardwareTables;
+import tinperch.part.bind.Ref;
+import tinperch.part.bind.Refs;
 
 /**
  * Everything a family may look at.
  *
- * @param patterns measured patterns by role
+ * @param refs what its roles are resolved to
  * @param holeOffsetMm added to hole diameters for the machine that prints it
- * @param mark text to engrave, "R3"; may be empty
- * @param base the model it is made from
+ * @param models bodies of downloaded models
  */
-public record PartInputs(Values values, Map<String, HolePattern> patterns, HardwareTables hardware,
-        double holeOffsetMm, String mark, Optional<Base> base) {
-    public PartInputs {
-        patterns = Map.copyOf(patterns);
+public record PartInputs(Values values, Refs refs, HardwareTables hardware, double holeOffsetMm, Models models) {
+    /** The value of a parameter. */
+    public <T> T get(Param<T> param) {
+        return param.of(values);
     }
 
-    /** For a part drawn from nothing. */
-    public PartInputs(Values values, Map<String, HolePattern> patterns, HardwareTables hardware, double holeOffsetMm, String mark) {
-        this(values, patterns, hardware, holeOffsetMm, mark, Optional.empty());
-    }
-
-    /** @throws PartProblem when the pattern has not been measured */
-    public HolePattern pattern(String role) {
-        HolePattern p = patterns.get(role);
-        if (p == null) {
-            throw new PartProblem(role, "The " + role + " pattern has not been measured yet; read at least one horizontal "
-                    + "and one vertical pair on the Measure station.");
-        }
-        return p;
+    /**
+     * What a role is resolved to.
+     *
+     * @throws PartProblem when it is resolved to nothing
+     */
+    public <R extends Ref> R get(Role<R> role) {
+        return refs.of(role).orElseThrow(() -> new PartProblem("“" + role.label() + "” is bound to nothing that can be used; "
+                + "choose a usual size or measure " + role.ask() + " on the Measure station."));
     }
 }

@@ -1,17 +1,24 @@
 package tinperch.part;
 
+import java.util.Optional;
+
 /** Values that no part can be made from; says which parameter to look at and what to do. */
 public final class PartProblem extends RuntimeException {
     private static final long serialVersionUID = 1L;
-    private final String parameterKey;
+    private final transient Param<?> param;
 
-    public PartProblem(String parameterKey, String message) {
+    public PartProblem(Param<?> param, String message) {
         super(message);
-        this.parameterKey = parameterKey;
+        this.param = param;
+    }
+
+    /** One that no single parameter can cure. */
+    public PartProblem(String message) {
+        this(null, message);
     }
 
     /** The parameter to change first. */
-    public String parameterKey() {
-        return parameterKey;
+    public Optional<Param<?>> param() {
+        return Optional.ofNullable(param);
     }
 }

@@ -1,50 +1,43 @@
 package tinperch.part;
 
+import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
 
-/** The values of a part's parameters; an edit makes a new one. */
+/**
+ * The values of parameters as they are stored; an edit makes new ones. Read them through a {@link Param}. Values of parameters
+ * this version does not know are carried along.
+ */
 public record Values(Map<String, Double> numbers, Map<String, String> choices) {
+    /** All at their starting values. */
+    public static final Values START = new Values(Map.of(), Map.of());
+
     public Values {
-        numbers = java.util.Collections.unmodifiableMap(new TreeMap<>(numbers));
-        choices = java.util.Collections.unmodifiableMap(new TreeMap<>(choices));
+        numbers = Collections.unmodifiableMap(numbers == null ? new TreeMap<>() : sound(numbers));
+        choices = Collections.unmodifiableMap(choices == null ? new TreeMap<>() : sound(choices));
     }
 
-    /** @throws IllegalArgumentException when there is no such number */
-    public double number(String key) {
-        Double v = numbers.get(key);
-        if (v == null) {
-            throw new IllegalArgumentException("No value " + key);
-        }
-        return v;
+    /** A file written by hand may hold a key without a value. */
+    private static <T> TreeMap<String, T> sound(Map<String, T> map) {
+        TreeMap<String, T> copy = new TreeMap<>(map);
+        copy.values().removeIf(v -> v == null);
+        return copy;
     }
 
-    public String choice(String key) {
-        String v = choices.get(key);
-        if (v == null) {
-            throw new IllegalArgumentException("No choice " + key);
-        }
-        return v;
-    }
-
-    public Values with(String key, double number) {
+    Values withNumber(String key, double value) {
         Map<String, Double> copy = new TreeMap<>(numbers);
-        copy.put(key, number);
+        copy.put(key, value);
         return new Values(copy, choices);
     }
 
-    public Values with(String key, String choice) {
+    Values withChoice(String key, String stored) {
         Map<String, String> copy = new TreeMap<>(choices);
-        copy.put(key, choice);
+        copy.put(key, stored);
         return new Values(numbers, copy);
     }
 
-    /** These values on top of a family's own starting values, so that parts kept before a parameter existed still open. */
-    public Values over(Values start) {
-        Map<String, Double> n = new TreeMap<>(start.numbers);
-        Map<String, String> c = new TreeMap<>(start.choices);
-        n.putAll(numbers);
-        c.putAll(choices);
-        return new Values(n, c);
+    /** With a parameter set: {@code values.with(LENGTH, 12.0)}. */
+    public <T> Values with(Param<T> param, T value) {
+        return param.set(this, value);
     }
 }

@@ -1,6 +1,7 @@
 /**
- * Parts as families with parameters. A family turns parameter values and measured patterns into a {@code PartForm}: the
- * solid, the screws with their stacks, the seats with their walls, the dimensions to draw. Families live in
- * {@code tinperch.part.family}, one class each, and do not know each other.
+ * Kinds of part as families with typed parameters and roles. {@code part.bind} resolves roles to references, a family turns
+ * values and references into a form ({@code part.form}), {@code part.feature} adds what the person placed, {@code part.block}
+ * holds groups of parameters that several families mount. Families live in {@code part.family}, one class each, and do not
+ * know each other.
  */
 package tinperch.part;

@@ -34,6 +34,18 @@ public record Bounds(Vec3 min, Vec3 max) {
                 new Vec3(Math.max(max.x(), o.max.x()), Math.max(max.y(), o.max.y()), Math.max(max.z(), o.max.z())));
     }
 
+    /** The box of this box moved and turned. */
+    public Bounds placed(Placement place) {
+        double[] xyz = new double[24];
+        for (int i = 0; i < 8; i++) {
+            Vec3 c = place.point((i & 1) == 0 ? min.x() : max.x(), (i & 2) == 0 ? min.y() : max.y(), (i & 4) == 0 ? min.z() : max.z());
+            xyz[3 * i] = c.x();
+            xyz[3 * i + 1] = c.y();
+            xyz[3 * i + 2] = c.z();
+        }
+        return of(xyz);
+    }
+
     public boolean overlaps(Bounds o, double slackMm) {
         return min.x() <= o.max.x() + slackMm && o.min.x() <= max.x() + slackMm
                 && min.y() <= o.max.y() + slackMm && o.min.y() <= max.y() + slackMm

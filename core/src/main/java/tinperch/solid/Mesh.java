@@ -40,6 +40,15 @@ public final class Mesh {
      * where they overlap they go through one another.
      */
     public static Mesh gathered(List<Mesh> parts, List<Vec3> shifts, List<String> names) {
+        return gathered(parts, shifts, (i, feature) -> names.get(i));
+    }
+
+    /**
+     * The same with names of faces made from which mesh they are of and what they are called there.
+     *
+     * @param naming takes the number of the mesh and the feature
+     */
+    public static Mesh gathered(List<Mesh> parts, List<Vec3> shifts, java.util.function.BiFunction<Integer, String, String> naming) {
         int points = parts.stream().mapToInt(Mesh::pointCount).sum();
         int count = parts.stream().mapToInt(Mesh::triangleCount).sum();
         double[] xyz = new double[3 * points];
@@ -65,7 +74,7 @@ public final class Mesh {
             }
             int first = p;
             for (Face f : m.faces) {
-                faces.add(new Face(names.get(i), f.normal(), f.offset() + f.normal().dot(s), f.rings().stream()
+                faces.add(new Face(naming.apply(i, f.feature()), f.normal(), f.offset() + f.normal().dot(s), f.rings().stream()
                         .map(r -> java.util.Arrays.stream(r).map(q -> q + first).toArray()).toList()));
             }
             p += m.pointCount();

@@ -66,4 +66,28 @@ public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
                 origin.y() + u.y() * x + v.y() * y + w.y() * z,
                 origin.z() + u.z() * x + v.z() * y + w.z() * z);
     }
+
+    /** Where a direction goes. */
+    public Vec3 turned(Vec3 d) {
+        return u.times(d.x()).plus(v.times(d.y())).plus(w.times(d.z()));
+    }
+
+    /** First {@code inner}, then this one. */
+    public Placement times(Placement inner) {
+        Vec3 o = inner.origin;
+        return new Placement(point(o.x(), o.y(), o.z()), turned(inner.u), turned(inner.v), turned(inner.w));
+    }
+
+    /** The placement that takes everything back. */
+    public Placement inverse() {
+        Vec3 a = new Vec3(u.x(), v.x(), w.x());
+        Vec3 b = new Vec3(u.y(), v.y(), w.y());
+        Vec3 c = new Vec3(u.z(), v.z(), w.z());
+        return new Placement(local(Vec3.ZERO), a, b, c);
+    }
+
+    /** The same, moved. */
+    public Placement moved(Vec3 by) {
+        return new Placement(origin.plus(by), u, v, w);
+    }
 }

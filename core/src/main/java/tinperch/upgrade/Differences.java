@@ -2,10 +2,15 @@ package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.List;
-import tinperch.part.Parameter;
+import java.util.Map;
+import java.util.Optional;
+import tinperch.part.Param;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.Values;
+import tinperch.part.Role;
+import tinperch.part.bind.Ref;
+import tinperch.part.bind.Refs;
+import tinperch.part.feature.Feature;
 import tinperch.quantity.Quantity;
 
 /** What changed from one design to the next, in the owner's words. */
@@ -20,44 +25,57 @@ public final class Differences {
         }
     }
 
-    /** All differences, in the order of the family's parameters; empty when nothing changed. */
-    public static List<Difference> between(Upgrade before, Upgrade after) {
+    /**
+     * All differences, in the order of the family's parameters; empty when nothing changed.
+     *
+     * @param thenRefs what its roles were resolved to, empty when that was not kept
+     */
+    public static List<Difference> between(PartDesign then, Optional<Refs> thenRefs, PartDesign now, Optional<Refs> nowRefs) {
         List<Difference> out = new ArrayList<>();
-        if (after.part().isEmpty()) {
-            return out;
-        }
-        PartDesign now = after.part().get();
-        if (before.part().isEmpty()) {
-            out.add(new Difference("Part", "none", now.name()));
-            return out;
-        }
-        PartDesign then = before.part().get();
         text(out, "Part", then.name(), now.name());
         text(out, "Material", then.material(), now.material());
-        if (then.familyId().equals(now.familyId())) {
-            Families.byId(now.familyId()).ifPresent(f -> values(f, then, now, out));
-        } else {
-            text(out, "Kind of part", then.familyId(), now.familyId());
-        }
-        after.sheets().forEach((role, sheet) -> {
-            if (!sheet.readings().equals(before.sheet(role).readings())) {
-                out.add(new Difference("Readings of " + sheet.name(), count(before, role), count(after, role)));
+        Optional<PartFamily> family = Families.byId(now.familyId());
+        if (!then.familyId().equals(now.familyId())) {
+            text(out, "Kind of part", title(then.familyId()), title(now.familyId()));
+        } else if (family.isPresent()) {
+            for (Param<?> p : family.get().params()) {
+                String card = p.card().title().startsWith("Holds: ") ? p.card().title().substring(7) + ": " : "";
+                text(out, card.isEmpty() ? p.label() : card + Quantity.inSentence(p.label()), p.show(then.values()), p.show(now.values()));
             }
-        });
+            if (thenRefs.isPresent() && nowRefs.isPresent()) {
+                family.get().roles().forEach(r -> text(out, sentence(r), says(thenRefs.get(), r), says(nowRefs.get(), r)));
+            }
+        }
+        features(out, then.features(), now.features());
         return out;
     }
 
-    private static String count(Upgrade u, String role) {
-        return u.sheet(role).readings().values().stream().mapToInt(List::size).sum() + " readings";
+    private static String title(String familyId) {
+        return Families.byId(familyId).map(PartFamily::title).orElse(familyId);
     }
 
-    private static void values(PartFamily family, PartDesign then, PartDesign now, List<Difference> out) {
-        Values a = then.values().over(family.start());
-        Values b = now.values().over(family.start());
-        for (Parameter p : family.parameters()) {
-            String group = p.group().startsWith("Holds: ") ? p.group().substring(7) + ": " : "";
-            text(out, group.isEmpty() ? p.label() : group + Quantity.inSentence(p.label()), p.show(a), p.show(b));
+    private static String sentence(Role<?> r) {
+        return r.label().substring(0, 1).toUpperCase(java.util.Locale.ROOT) + r.label().substring(1);
+    }
+
+    private static String says(Refs refs, Role<?> role) {
+        Map<String, Ref> all = refs.byRole();
+        return all.containsKey(role.id()) ? all.get(role.id()).says() : "none";
+    }
+
+    private static void features(List<Difference> out, List<Feature> then, List<Feature> now) {
+        for (Feature f : now) {
+            Optional<Feature> before = then.stream().filter(x -> x.id().equals(f.id())).findFirst();
+            if (!before.equals(Optional.of(f))) {
+                out.add(new Difference(f.name(), before.map(Differences::words).orElse("none"), words(f)));
+            }
         }
+        then.stream().filter(f -> now.stream().noneMatch(x -> x.id().equals(f.id()))).forEach(f -> out.add(new Difference(f.name(), words(f), "none")));
+    }
+
+    private static String words(Feature f) {
+        return f.off() ? "off" : FeatureKinds.byId(f.kindId()).map(k -> k.title() + " " + k.summary(f.values())).orElse(f.kindId())
+                + " at " + Quantity.mm(f.anchor().acrossMm()) + ", " + Quantity.mm(f.anchor().upwardsMm());
     }
 
     private static void text(List<Difference> out, String label, String before, String after) {

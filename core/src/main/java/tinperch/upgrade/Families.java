@@ -3,12 +3,18 @@ package tinperch.upgrade;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
+import tinperch.part.family.BoardMount;
 import tinperch.part.family.FittedModel;
+import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
 
-/** All part families; a new one is added here. */
+/** All kinds of part; a new one is added here. */
 public final class Families {
-    public static final List<PartFamily> ALL = List.of(new ToolCarriagePlate(), new FittedModel());
+    public static final List<PartFamily> ALL = List.of(
+            new ToolCarriagePlate(),
+            new BoardMount(),
+            new HoseAdapter(),
+            new FittedModel());
 
     private Families() {}
 

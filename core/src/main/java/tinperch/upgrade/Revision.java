@@ -1,16 +1,35 @@
 package tinperch.upgrade;
 
 import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import tinperch.part.PartDesign;
 
 /**
- * A revision kept on purpose.
+ * A revision of a part kept on purpose, with all it was made of.
  *
- * @param number 1 for the first; engraved as "R1"
+ * @param number 1 for the first of its part; engraved as "R1"
  * @param reason why it was made
- * @param state the upgrade as it stood
+ * @param part as it was designed, {@code recipe} what its shape followed from; empty only in files kept by an earlier version
+ * @param hostMachineId the machine that was to print it
+ * @param pieces the meshes themselves, so that writing it again gives the same file whatever changed since
  * @param life what became of it
  */
-public record Revision(String upgradeId, int number, LocalDateTime keptAt, String reason, Upgrade state, Life life) {
+public record Revision(String upgradeId, String partId, int number, LocalDateTime keptAt, String reason, PartDesign part, Optional<Recipe> recipe,
+        String hostMachineId, List<KeptPiece> pieces, Life life) {
+    public Revision {
+        recipe = recipe == null ? Optional.empty() : recipe;
+        pieces = pieces == null ? List.of() : List.copyOf(pieces);
+        life = life == null ? Life.NEW : life;
+    }
+
+    /**
+     * A piece as it was kept.
+     *
+     * @param meshId which of the kept meshes it is
+     */
+    public record KeptPiece(String name, String meshId, int count) {}
+
     public String mark() {
         return mark(number);
     }
@@ -21,7 +40,7 @@ public record Revision(String upgradeId, int number, LocalDateTime keptAt, Strin
     }
 
     public Revision with(Life next) {
-        return new Revision(upgradeId, number, keptAt, reason, state, next);
+        return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next);
     }
 
     /** How a revision ended. */

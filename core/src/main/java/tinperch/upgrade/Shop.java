@@ -4,10 +4,10 @@ import java.util.List;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
-import tinperch.part.Bases;
+import tinperch.part.Models;
 
-/** The workshop as the judgement needs it: machines, tables, the screw drawer, downloaded models that parts are made from. */
-public record Shop(List<Machine> machines, HardwareTables hardware, ScrewDrawer drawer, Bases bases) {
+/** The workshop as the judgement needs it: machines, tables, the screw drawer, bodies of downloaded models. */
+public record Shop(List<Machine> machines, HardwareTables hardware, ScrewDrawer drawer, Models models) {
     public Shop {
         machines = List.copyOf(machines);
     }

@@ -1,48 +1,63 @@
 package tinperch.upgrade;
 
 import java.time.LocalDate;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import java.util.TreeMap;
-import tinperch.measure.PatternSheet;
 import tinperch.part.PartDesign;
 
 /**
- * One upgrade as it stands now; an edit makes a new one.
+ * One upgrade as it stands now; an edit makes a new one. What was measured for it is kept with its machine.
  *
- * @param sheets reading sheets by role ("mount", "tool")
- * @param part the part designed for it, absent until a family is chosen
- * @param hostMachineId the machine that is to print it
+ * @param parts designed for it, in the order they were made
+ * @param hostMachineId the machine that is to print them
  */
-public record Upgrade(String id, String machineId, String name, LocalDate started, Trouble trouble,
-        Map<String, PatternSheet> sheets, Optional<PartDesign> part, String hostMachineId) {
+public record Upgrade(String id, String machineId, String name, LocalDate started, Trouble trouble, List<PartDesign> parts, String hostMachineId) {
     public Upgrade {
-        sheets = java.util.Collections.unmodifiableMap(new TreeMap<>(sheets));
+        name = name == null ? "" : name;
+        trouble = trouble == null ? Trouble.NONE : trouble;
+        parts = parts == null ? List.of() : List.copyOf(parts);
+        hostMachineId = hostMachineId == null ? "" : hostMachineId;
     }
 
     public Upgrade with(Trouble next) {
-        return new Upgrade(id, machineId, name, started, next, sheets, part, hostMachineId);
-    }
-
-    public Upgrade with(String role, PatternSheet sheet) {
-        Map<String, PatternSheet> copy = new TreeMap<>(sheets);
-        copy.put(role, sheet);
-        return new Upgrade(id, machineId, name, started, trouble, copy, part, hostMachineId);
-    }
-
-    public Upgrade with(PartDesign design) {
-        return new Upgrade(id, machineId, name, started, trouble, sheets, Optional.of(design), hostMachineId);
+        return new Upgrade(id, machineId, name, started, next, parts, hostMachineId);
     }
 
     public Upgrade named(String next) {
-        return new Upgrade(id, machineId, next, started, trouble, sheets, part, hostMachineId);
+        return new Upgrade(id, machineId, next, started, trouble, parts, hostMachineId);
     }
 
     public Upgrade onHost(String machine) {
-        return new Upgrade(id, machineId, name, started, trouble, sheets, part, machine);
+        return new Upgrade(id, machineId, name, started, trouble, parts, machine);
     }
 
-    public PatternSheet sheet(String role) {
-        return sheets.getOrDefault(role, PatternSheet.empty(role));
+    public Optional<PartDesign> part(String partId) {
+        return parts.stream().filter(p -> p.id().equals(partId)).findFirst();
+    }
+
+    /** With a part put in, or changed when its id is known. */
+    public Upgrade with(PartDesign part) {
+        List<PartDesign> next = new ArrayList<>(parts);
+        int at = parts.stream().map(PartDesign::id).toList().indexOf(part.id());
+        if (at >= 0) {
+            next.set(at, part);
+        } else {
+            next.add(part);
+        }
+        return new Upgrade(id, machineId, name, started, trouble, next, hostMachineId);
+    }
+
+    public Upgrade without(String partId) {
+        return new Upgrade(id, machineId, name, started, trouble, parts.stream().filter(p -> !p.id().equals(partId)).toList(), hostMachineId);
+    }
+
+    /** An id no part of this upgrade has had: "p1", "p2" … */
+    public String nextPartId() {
+        int n = 1;
+        while (part("p" + n).isPresent()) {
+            n++;
+        }
+        return "p" + n;
     }
 }

@@ -17,7 +17,9 @@ final class Reckoners {
             Map.entry("filter", Reckoners::filter), Map.entry("cylinder", Reckoners::cylinder), Map.entry("hose", Reckoners::hose),
             Map.entry("square", Reckoners::square), Map.entry("blocks", Reckoners::blocks),
             Map.entry("diagonals", Reckoners::diagonals), Map.entry("push", Reckoners::push), Map.entry("mass", Reckoners::mass),
-            Map.entry("steps", Reckoners::steps));
+            Map.entry("steps", Reckoners::steps), Map.entry("pair", r -> r.holes("Apart", "out", "in")), Map.entry("triangle", Reckoners::triangle),
+            Map.entry("circle", Reckoners::circle), Map.entry("opening", r -> r.alike("One way against the other", "diameter", "other",
+                    "not round: the part must go through the narrow way")), Map.entry("motor", r -> r.holes("Hole spacing", "outside", "inside")));
 
     private Reckoners() {}
 
@@ -105,6 +107,17 @@ final class Reckoners {
             }, () -> r.add(new Outcome("Series", w, OptionalDouble.empty(), "mm", 2, "no usual series", true)));
         }
         r.put("Lip over the slot", "mm", 2, v -> v[0] - v[1], "depth", "cavity");
+    }
+
+    private static void triangle(Reckoning r) {
+        r.holes("A to B", "ab.out", "ab.in");
+        r.put("B to C", "mm", 2, v -> (v[0] + v[1]) / 2, "bc.out", "bc.in");
+        r.put("C to A", "mm", 2, v -> (v[0] + v[1]) / 2, "ca.out", "ca.in");
+    }
+
+    /** Opposite holes of an even number lie on a diameter, neighbours of an odd one on a chord of 2π/n. */
+    private static void circle(Reckoning r) {
+        r.put("Circle Ø", "mm", 2, v -> Math.round(v[2]) % 2 == 0 ? (v[0] + v[1]) / 2 : (v[0] + v[1]) / 2 / Math.sin(Math.PI / Math.round(v[2])), "out", "in", "count");
     }
 
     private static void fan(Reckoning r) {

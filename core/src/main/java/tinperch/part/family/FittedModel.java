@@ -1,24 +1,30 @@
 package tinperch.part.family;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewThread;
-import tinperch.part.Base;
-import tinperch.part.Dimension;
-import tinperch.part.Parameter;
+import tinperch.part.Card;
+import tinperch.part.ChoiceParam;
+import tinperch.part.Does;
+import tinperch.part.ModelBody;
+import tinperch.part.NumberParam;
+import tinperch.part.Param;
 import tinperch.part.PartFamily;
-import tinperch.part.PartForm;
 import tinperch.part.PartInputs;
 import tinperch.part.PartProblem;
+import tinperch.part.Role;
 import tinperch.part.Values;
+import tinperch.part.bind.MeshRef;
+import tinperch.part.form.Cavity;
+import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
+import tinperch.part.form.PartForm;
+import tinperch.part.form.Piece;
+import tinperch.part.mark.Marking;
 import tinperch.quantity.Quantity;
-import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
@@ -37,13 +43,11 @@ public final class FittedModel implements PartFamily {
     /** Bores reach this far beyond the faces the holes end at, so that no skin is left. */
     private static final double BEYOND_MM = 0.01;
     private static final int SIDES = 48;
-    private static final String AS_DRAWN = "nothing: as drawn";
-    private static final String FOR_PRINTER = "this printer only";
-
-    private static final List<Parameter> PARAMETERS = parameterList();
+    private static final Card LIES = new Card("lies", "Lies on");
+    private static final Card HOLES = new Card("holes", "Holes");
 
     /** The sides a model can lie on, with where its own axes go then. */
-    private enum Down {
+    public enum Down {
         BOTTOM(Vec3.X, Vec3.Y), TOP(Vec3.X, Vec3.Y.times(-1)), LEFT(Vec3.Z, Vec3.Y), RIGHT(Vec3.Z.times(-1), Vec3.Y),
         FRONT(Vec3.X, Vec3.Z), BACK(Vec3.X, Vec3.Z.times(-1));
 
@@ -56,6 +60,32 @@ public final class FittedModel implements PartFamily {
         String word() {
             return name().toLowerCase(Locale.ROOT);
         }
+    }
+
+    /** What holes are bored for; a thread is named by its row of the table, the other two have no thread. */
+    public record For(String thread, boolean bored) {
+        static final For NOTHING = new For("", false);
+        static final For PRINTER = new For("", true);
+    }
+
+    public static final ChoiceParam<Down> DOWN = ChoiceParam.of("base.down", LIES, "The model's", Down.BOTTOM, Down::word,
+            "The side that lies on the bed; its bottom is where z is least, its front where y is, its left where x is");
+    public static final ChoiceParam<For> BORED = new ChoiceParam<>("holes.for", HOLES, "Bored for", purposes(),
+            "A thread bores the holes to let its screws through; the printer's hole offset is added to every bore");
+    public static final NumberParam ONLY = NumberParam.length("holes.of", HOLES, "Only those of Ø", 0, 100, 0, "As drawn; 0 takes all that are found");
+    public static final ChoiceParam<ScrewThread.Fit> FIT = ChoiceParam.of("holes.fit", HOLES, "Fit", ScrewThread.Fit.MEDIUM,
+            f -> f.name().toLowerCase(Locale.ROOT), "Series of ISO 273");
+
+    public static final Role<MeshRef> MODEL = new Role<>("model", MeshRef.KIND, "the model", "the downloaded model it is made from", false, "");
+
+    private static List<ChoiceParam.Option<For>> purposes() {
+        List<ChoiceParam.Option<For>> all = new ArrayList<>();
+        all.add(new ChoiceParam.Option<>(For.NOTHING, "nothing: as drawn", "nothing: as drawn"));
+        all.add(new ChoiceParam.Option<>(For.PRINTER, "this printer only", "this printer only"));
+        for (ScrewThread t : tinperch.hardware.HardwareTables.STANDARD.threads()) {
+            all.add(new ChoiceParam.Option<>(new For(t.name(), true), t.name(), t.name()));
+        }
+        return all;
     }
 
     @Override
@@ -74,87 +104,72 @@ public final class FittedModel implements PartFamily {
     }
 
     @Override
-    public boolean wantsBase() {
-        return true;
+    public Does does() {
+        return Does.OTHERS;
     }
 
     @Override
-    public Map<String, String> roles() {
-        return Map.of();
+    public List<Role<?>> roles() {
+        return List.of(MODEL);
     }
 
     @Override
-    public List<Parameter> parameters() {
-        return PARAMETERS;
-    }
-
-    private static List<Parameter> parameterList() {
-        List<String> downs = Arrays.stream(Down.values()).map(Down::word).toList();
-        List<String> wanted = new ArrayList<>(List.of(AS_DRAWN, FOR_PRINTER));
-        HardwareTables.STANDARD.threads().forEach(t -> wanted.add(t.name()));
-        return List.of(
-                Parameter.choice("base.down", "Lies on", "The model's", downs, "The side that lies on the bed; its bottom is where z is least, "
-                        + "its front where y is, its left where x is"),
-                Parameter.choice("holes.for", "Holes", "Bored for", wanted,
-                        "A thread bores the holes to let its screws through; the printer's hole offset is added to every bore"),
-                Parameter.number("holes.of", "Holes", "Only those of Ø", Unit.MM, 0, 100, 0, "As drawn; 0 takes all that are found"),
-                Parameter.choice("holes.fit", "Holes", "Fit", List.of("medium", "fine", "coarse"), "Series of ISO 273"),
-                Marking.parameter("Mark"));
+    public List<Param<?>> params() {
+        return List.of(DOWN, BORED, ONLY, FIT, Marking.HEIGHT);
     }
 
     @Override
-    public String summary(String group, Values v) {
-        if (group.equals("Lies on")) {
-            return "lies on its " + v.choice("base.down");
+    public String summary(Card card, Values v) {
+        if (card.equals(LIES)) {
+            return "lies on its " + DOWN.show(v);
         }
-        if (group.equals("Mark")) {
-            return v.number(Marking.KEY) > 0 ? "at most " + Quantity.mm(v.number(Marking.KEY)) + " high, where there is room" : "none";
+        if (card.equals(Marking.CARD)) {
+            return Marking.HEIGHT.of(v) > 0 ? "at most " + Marking.HEIGHT.show(v) + " high, where there is room" : "none";
         }
-        String wanted = v.choice("holes.for");
-        String of = v.number("holes.of") > 0 ? "Ø " + Quantity.mm(v.number("holes.of")) : "all";
-        return wanted.equals(AS_DRAWN) ? "as drawn" : of + " bored for " + wanted
-                + (wanted.equals(FOR_PRINTER) ? "" : ", " + v.choice("holes.fit") + " fit");
-    }
-
-    @Override
-    public String keyOf(String feature) {
-        if (feature.startsWith("mark")) {
-            return Marking.KEY;
-        }
-        return feature.startsWith("hole") ? "holes.for" : "base.down";
+        For wanted = BORED.of(v);
+        String of = ONLY.of(v) > 0 ? "Ø " + ONLY.show(v) : "all";
+        return !wanted.bored() ? "as drawn" : of + " bored for " + BORED.show(v) + (wanted.thread().isEmpty() ? "" : ", " + FIT.show(v) + " fit");
     }
 
     @Override
     public PartForm form(PartInputs in) {
-        Base base = in.base().orElseThrow(() -> new PartProblem("", "This part is made from a model; none was chosen."));
-        Down down = Down.valueOf(in.values().choice("base.down").toUpperCase(Locale.ROOT));
-        Bounds lying = base.body().placed("model", down.turned).bounds();
-        Placement place = new Placement(new Vec3(-lying.centre().x(), -lying.centre().y(), -lying.min().z()), down.turned.u(),
-                down.turned.v(), down.turned.w());
-        Leaf body = base.body().placed("model", place);
-        List<Leaf> bores = new ArrayList<>();
-        for (MeshRounds.Round hole : chosen(base, in.values())) {
-            bores.add(bore(hole, diameterMm(hole, in), bores.size() + 1).placed("hole " + (bores.size() + 1), place));
+        MeshRef ref = in.get(MODEL);
+        ModelBody model = in.models().body(ref);
+        Placement turned = in.get(DOWN).turned;
+        Bounds lying = model.leaf().placed("model", turned).bounds();
+        Placement place = new Placement(new Vec3(-lying.centre().x(), -lying.centre().y(), -lying.min().z()), turned.u(), turned.v(), turned.w());
+        Leaf body = model.leaf().placed("model", place);
+        List<Solid> cuts = new ArrayList<>();
+        List<Cavity> cavities = new ArrayList<>();
+        for (MeshRounds.Round hole : chosen(ref, model, in)) {
+            String name = "hole " + (cuts.size() + 1);
+            double width = diameterMm(hole, in);
+            Vec3 along = hole.axis() == 0 ? Vec3.X : hole.axis() == 1 ? Vec3.Y : Vec3.Z;
+            Placement mouth = Placement.along(hole.middle().minus(along.times(hole.length() / 2)), along, hole.axis() == 0 ? Vec3.Y : Vec3.X);
+            cuts.add(Leaf.extrusion(name, Profile.hole(0, 0, width, SIDES), mouth, -BEYOND_MM, hole.length() + BEYOND_MM).placed(name, place));
+            Vec3 at = place.point(mouth.origin().x(), mouth.origin().y(), mouth.origin().z());
+            cavities.add(Cavity.hole(name, name, name, Placement.along(at, turned(place, along), turned(place, mouth.u())), width, hole.length()));
         }
-        List<Solid> cuts = new ArrayList<>(bores);
-        Optional<String> mark = in.mark().isEmpty() ? Optional.empty() : Marking.engrave(in.mark(), in.values().number(Marking.KEY),
-                body.bounds().max().z(), "top", new FlatTop(base.mesh().placed(place), upright(bores)), cuts);
         Solid solid = cuts.isEmpty() ? body : new Solid.Difference(body, cuts);
-        return new PartForm(solid, body.bounds(), List.of(), List.of(), dimensions(body.bounds()), List.of(), mark);
+        return PartForm.of(Piece.only("model", solid, cavities, List.of()), List.of(), List.of(), dimensions(body.bounds()), Optional.empty());
     }
 
-    private static List<MeshRounds.Round> chosen(Base base, Values v) {
-        if (v.choice("holes.for").equals(AS_DRAWN)) {
+    private static Vec3 turned(Placement place, Vec3 d) {
+        return place.point(d.x(), d.y(), d.z()).minus(place.origin());
+    }
+
+    private static List<MeshRounds.Round> chosen(MeshRef ref, ModelBody model, PartInputs in) {
+        if (!in.get(BORED).bored()) {
             return List.of();
         }
-        List<MeshRounds.Round> holes = base.rounds().stream().filter(MeshRounds.Round::hole).toList();
-        double of = v.number("holes.of");
+        double of = in.get(ONLY);
+        List<MeshRounds.Round> holes = model.rounds().stream().filter(MeshRounds.Round::hole).toList();
         List<MeshRounds.Round> alike = holes.stream().filter(h -> of == 0 || Math.abs(h.diameter() - of) <= ALIKE_MM).toList();
         if (alike.isEmpty()) {
             TreeSet<Double> sizes = new TreeSet<>();
             holes.forEach(h -> sizes.add(Math.round(h.diameter() * 10) / 10.0));
-            throw new PartProblem("holes.of", holes.isEmpty() ? "No round hole was found in “" + base.name() + "”; leave its holes as drawn."
-                    : "“" + base.name() + "” has no hole of Ø " + Quantity.mm(of) + "; it has "
+            throw new PartProblem(ONLY, holes.isEmpty() ? "No round hole was found in “" + ref.name() + "”; leave its holes as drawn."
+                    : "“" + ref.name() + "” has no hole of Ø " + Quantity.mm(of) + "; it has "
                     + String.join(", ", sizes.stream().map(Quantity::mm).toList()) + ".");
         }
         return alike;
@@ -162,35 +177,21 @@ public final class FittedModel implements PartFamily {
 
     /** What a hole is bored to, mm: never less than it has. */
     private static double diameterMm(MeshRounds.Round hole, PartInputs in) {
-        String wanted = in.values().choice("holes.for");
-        if (wanted.equals(FOR_PRINTER)) {
+        For wanted = in.get(BORED);
+        if (wanted.thread().isEmpty()) {
             return hole.diameter() + Math.max(0, in.holeOffsetMm());
         }
-        double clear = in.hardware().thread(wanted).clearanceMm(ScrewThread.Fit.valueOf(in.values().choice("holes.fit")
-                .toUpperCase(Locale.ROOT))) + in.holeOffsetMm();
+        double clear = in.hardware().thread(wanted.thread()).clearanceMm(in.get(FIT)) + in.holeOffsetMm();
         if (clear < hole.diameter() - ALIKE_MM) {
-            throw new PartProblem("holes.of", "A hole of Ø " + Quantity.mm(hole.diameter()) + " is wider than the " + Quantity.mm(clear)
-                    + " for " + wanted + " already; say which holes are meant. Nothing can be made smaller by boring.");
+            throw new PartProblem(ONLY, "A hole of Ø " + Quantity.mm(hole.diameter()) + " is wider than the " + Quantity.mm(clear)
+                    + " for " + wanted.thread() + " already; say which holes are meant. Nothing can be made smaller by boring.");
         }
         return Math.max(clear, hole.diameter());
     }
 
-    /** The bores that stand upright as circles x, y, radius. */
-    private static List<double[]> upright(List<Leaf> bores) {
-        return bores.stream().map(Leaf::bounds).filter(b -> Math.abs(b.size().x() - b.size().y()) < 0.05 * b.size().x())
-                .map(b -> new double[] {b.centre().x(), b.centre().y(), b.size().x() / 2}).toList();
-    }
-
-    private static Leaf bore(MeshRounds.Round hole, double diameterMm, int number) {
-        Vec3 along = hole.axis() == 0 ? Vec3.X : hole.axis() == 1 ? Vec3.Y : Vec3.Z;
-        double reach = hole.length() / 2 + BEYOND_MM;
-        return Leaf.extrusion("hole " + number, Profile.hole(0, 0, diameterMm, SIDES),
-                Placement.along(hole.middle(), along, hole.axis() == 0 ? Vec3.Y : Vec3.X), -reach, reach);
-    }
-
     private static List<Dimension> dimensions(Bounds b) {
-        return List.of(new Dimension(Dimension.View.TOP, b.min(), new Vec3(b.max().x(), b.min().y(), 0), -8, true, Optional.empty()),
-                new Dimension(Dimension.View.TOP, b.min(), new Vec3(b.min().x(), b.max().y(), 0), -8, false, Optional.empty()),
-                new Dimension(Dimension.View.FRONT, new Vec3(b.max().x(), 0, b.min().z()), b.max(), 8, false, Optional.empty()));
+        return List.of(Dimension.across(View.TOP, b.min().x(), b.min().y(), 0, b.max().x(), b.min().y(), 0, -8, null),
+                Dimension.up(View.TOP, b.min().x(), b.min().y(), 0, b.min().x(), b.max().y(), 0, -8, null),
+                Dimension.up(View.FRONT, b.max().x(), 0, b.min().z(), b.max().x(), 0, b.max().z(), 8, null));
     }
 }

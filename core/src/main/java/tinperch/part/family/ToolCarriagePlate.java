@@ -1,23 +1,35 @@
 package tinperch.part.family;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import tinperch.part.Dimension;
-import tinperch.part.HolePattern;
-import tinperch.part.Parameter;
+import tinperch.part.Card;
+import tinperch.part.Does;
+import tinperch.part.Lever;
+import tinperch.part.NumberParam;
+import tinperch.part.Param;
 import tinperch.part.PartFamily;
-import tinperch.part.PartForm;
 import tinperch.part.PartInputs;
 import tinperch.part.PartProblem;
-import tinperch.part.Seat;
-import tinperch.part.SeatKind;
+import tinperch.part.Role;
 import tinperch.part.Values;
+import tinperch.part.Way;
+import tinperch.part.bind.HolesRef;
+import tinperch.part.bind.Refs;
+import tinperch.part.block.ScrewBlock;
+import tinperch.part.block.ScrewRow;
+import tinperch.part.form.Cavity;
+import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
+import tinperch.part.form.PartForm;
+import tinperch.part.form.Piece;
+import tinperch.part.form.Port;
+import tinperch.part.form.Reach;
+import tinperch.part.form.Screw;
+import tinperch.part.form.SeatKind;
+import tinperch.part.mark.Marking;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
@@ -25,30 +37,38 @@ import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
- * A plate that bolts to a measured pattern on the machine and carries a tool, blower or board on a second measured
- * pattern. The machine's side is z = 0, the tool's side is up; the middle of the plate is x = y = 0.
+ * A plate that bolts to a pattern on the machine and carries a tool, blower or board on a second pattern. The machine's side is
+ * z = 0, the tool's side is up; the middle of the plate is x = y = 0.
  */
 public final class ToolCarriagePlate implements PartFamily {
-    private static final String BODY = "Body";
-    private static final String REACHES = "Reaches";
+    private static final Card BODY = new Card("body", "Body");
+    private static final Card MACHINE = new Card("mount", "Holds: machine side");
+    private static final Card TOOL = new Card("tool", "Holds: tool side");
+    private static final Card REACHES = new Card("reaches", "Reaches");
 
-    private static final List<Parameter> PARAMETERS = parameterList();
+    public static final NumberParam WIDTH = NumberParam.length("plate.width", BODY, "Plate width", 10, 400, 80, "Along x");
+    public static final NumberParam HEIGHT = NumberParam.length("plate.height", BODY, "Plate height", 10, 400, 70, "Along y");
+    public static final NumberParam THICKNESS = NumberParam.length("plate.thickness", BODY, "Plate thickness", 1, 60, 6, "Along z");
+    public static final NumberParam CORNER = NumberParam.length("plate.corner", BODY, "Corner radius", 0, 100, 5, "Rounds the four corners");
+    public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", MACHINE, SeatKind.LOOSE_NUT, 0, 3, 16);
+    public static final ScrewBlock CARRIED = new ScrewBlock("tool", "tool-side", TOOL, SeatKind.INSERT, 5, 3, 8);
+    public static final NumberParam OPENING = NumberParam.length("opening.diameter", REACHES, "Opening Ø", 0, 300, 0,
+            "Round opening behind the tool, for air or a nozzle; 0 for none");
+    public static final NumberParam OPENING_X = NumberParam.length("opening.x", REACHES, "Opening centre x", -200, 200, 0, "From the middle of the tool pattern");
+    public static final NumberParam OPENING_Y = NumberParam.length("opening.y", REACHES, "Opening centre y", -200, 200, 0, "From the middle of the tool pattern");
 
-    private static List<Parameter> parameterList() {
-        List<Parameter> all = new ArrayList<>();
-        all.add(Parameter.number("plate.width", BODY, "Plate width", Unit.MM, 10, 400, 80, "Along x"));
-        all.add(Parameter.number("plate.height", BODY, "Plate height", Unit.MM, 10, 400, 70, "Along y"));
-        all.add(Parameter.number("plate.thickness", BODY, "Plate thickness", Unit.MM, 1, 60, 6, "Along z"));
-        all.add(Parameter.number("plate.corner", BODY, "Corner radius", Unit.MM, 0, 100, 5, "Rounds the four corners"));
-        all.add(Marking.parameter(BODY));
-        all.addAll(ScrewSite.parameters("mount", "Holds: machine side", 0, 0, SeatKind.LOOSE_NUT));
-        all.addAll(ScrewSite.parameters("tool", "Holds: tool side", 0, 5, SeatKind.INSERT));
-        all.add(Parameter.number("opening.diameter", REACHES, "Opening Ø", Unit.MM, 0, 300, 0,
-                "Round opening behind the tool, for air or a nozzle; 0 for none"));
-        all.add(Parameter.number("opening.x", REACHES, "Opening centre x", Unit.MM, -200, 200, 0,
-                "From the middle of the tool pattern"));
-        all.add(Parameter.number("opening.y", REACHES, "Opening centre y", Unit.MM, -200, 200, 0,
-                "From the middle of the tool pattern"));
+    public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes the plate bolts to", false, "holes-60x50");
+    public static final Role<HolesRef> TOOL_SIDE = new Role<>("tool", HolesRef.KIND, "tool side", "the holes of what it carries", false, "holes-32x32");
+
+    private static final List<Param<?>> PARAMS = params(List.of(WIDTH, HEIGHT, THICKNESS, CORNER, Marking.HEIGHT), MOUNT.params(), CARRIED.params(),
+            List.of(OPENING, OPENING_X, OPENING_Y));
+
+    @SafeVarargs
+    private static List<Param<?>> params(List<? extends Param<?>>... groups) {
+        List<Param<?>> all = new ArrayList<>();
+        for (List<? extends Param<?>> g : groups) {
+            all.addAll(g);
+        }
         return List.copyOf(all);
     }
 
@@ -68,234 +88,170 @@ public final class ToolCarriagePlate implements PartFamily {
     }
 
     @Override
+    public Does does() {
+        return Does.CARRIES;
+    }
+
+    @Override
     public String above() {
         return "from the tool side";
     }
 
     @Override
-    public Map<String, String> roles() {
-        Map<String, String> roles = new LinkedHashMap<>();
-        roles.put("mount", "machine side: the four holes the plate bolts to");
-        roles.put("tool", "tool side: the four holes of what it carries");
-        return roles;
+    public List<Role<?>> roles() {
+        return List.of(MACHINE_SIDE, TOOL_SIDE);
     }
 
     @Override
-    public List<Parameter> parameters() {
-        return PARAMETERS;
+    public List<Param<?>> params() {
+        return PARAMS;
     }
 
     @Override
-    public String summary(String group, Values v) {
-        if (group.equals(BODY)) {
-            return Quantity.plain(v.number("plate.width"), Unit.MM) + " × " + Quantity.plain(v.number("plate.height"), Unit.MM)
-                    + " × " + Quantity.mm(v.number("plate.thickness"));
+    public String summary(Card card, Values v) {
+        if (card.equals(BODY)) {
+            return Quantity.plain(WIDTH.of(v), Unit.MM) + " × " + Quantity.plain(HEIGHT.of(v), Unit.MM) + " × " + Quantity.mm(THICKNESS.of(v));
         }
-        if (group.equals(REACHES)) {
-            double d = v.number("opening.diameter");
-            return d > 0 ? "opening Ø " + Quantity.mm(d) : "no opening";
+        if (card.equals(REACHES)) {
+            return OPENING.of(v) > 0 ? "opening Ø " + Quantity.mm(OPENING.of(v)) : "no opening";
         }
-        String site = group.contains("machine") ? "mount" : "tool";
-        double standoff = v.number(site + ".standoff");
-        return v.choice(site + ".thread") + "×" + Quantity.plain(v.number(site + ".length"), Unit.MM) + " into "
-                + v.choice(site + ".seat") + (standoff > 0 ? ", standing off " + Quantity.mm(standoff) : ", flat on the plate");
+        if (card.equals(Marking.CARD)) {
+            return Marking.HEIGHT.of(v) > 0 ? "at most " + Marking.HEIGHT.show(v) + " high" : "none";
+        }
+        ScrewBlock row = card.equals(MACHINE) ? MOUNT : CARRIED;
+        return row.thread.of(v) + "×" + Quantity.plain(row.length.of(v), Unit.MM) + " into " + row.seat.show(v)
+                + (row.standoff.of(v) > 0 ? ", standing off " + row.standoff.show(v) : ", flat on the plate");
     }
 
-    /** Large enough for what was measured. */
+    /** Large enough for both patterns; then with the heads on the machine's side, then with the tool turned. */
     @Override
-    public Values startAround(Map<String, HolePattern> patterns) {
+    public List<Values> starts(Refs refs) {
         double w = 20;
         double h = 20;
-        for (HolePattern p : patterns.values()) {
-            for (HolePattern.Hole hole : p.holes()) {
-                w = Math.max(w, Math.abs(hole.x()));
-                h = Math.max(h, Math.abs(hole.y()));
-            }
+        for (Role<HolesRef> role : List.of(MACHINE_SIDE, TOOL_SIDE)) {
+            double[] half = refs.of(role).map(HolesRef::halfExtentMm).orElse(new double[2]);
+            w = Math.max(w, half[0]);
+            h = Math.max(h, half[1]);
         }
-        return start().with("plate.width", Math.ceil(2 * w + 20)).with("plate.height", Math.ceil(2 * h + 20));
+        Values first = Values.START.with(WIDTH, Math.ceil(2 * w + 20)).with(HEIGHT, Math.ceil(2 * h + 20));
+        Values inserts = first.with(MOUNT.seat, SeatKind.INSERT).with(THICKNESS, 8.0).with(MOUNT.length, 8.0);
+        return List.of(first, inserts, first.with(CARRIED.turn, 45.0), first.with(CARRIED.turn, 90.0));
     }
 
     @Override
-    public String keyOf(String feature) {
-        if (feature.startsWith("plate")) {
-            return "plate.thickness";
+    public List<Way> ways(PartInputs in) {
+        Values v = in.values();
+        List<Way> all = new ArrayList<>();
+        if (MOUNT.seat.of(v) == SeatKind.LOOSE_NUT) {
+            all.add(new Way("heads on the machine's side, inserts in the plate", v.with(MOUNT.seat, SeatKind.INSERT)
+                    .with(THICKNESS, Math.max(8, THICKNESS.of(v))).with(MOUNT.length, 8.0)));
         }
-        if (feature.startsWith("opening")) {
-            return "opening.diameter";
+        for (ScrewBlock row : List.of(CARRIED, MOUNT)) {
+            for (double by : new double[] {90, 45}) {
+                double turned = row.turn.of(v) + by;
+                all.add(new Way("turn the " + row.label.replace("-side", " side") + " by " + Quantity.show(by, Unit.DEG),
+                        v.with(row.turn, turned > 180 ? turned - 360 : turned)));
+            }
+            for (double by : new double[] {4, -4, 8, -8}) {
+                double x = row.x.of(v) + by;
+                if (row.x.holds(x)) {
+                    all.add(new Way("move the " + row.label.replace("-side", " side") + " to x " + Quantity.mm(x), v.with(row.x, x)));
+                }
+            }
         }
-        return feature.startsWith("mark") ? Marking.KEY : ScrewSite.keyOf(feature);
+        return all;
     }
 
     @Override
     public PartForm form(PartInputs in) {
-        Values v = in.values();
-        double w = v.number("plate.width") / 2;
-        double h = v.number("plate.height") / 2;
-        double t = v.number("plate.thickness");
-        ScrewSite mount = new ScrewSite("mount", "machine-side", in, t, false);
-        ScrewSite tool = new ScrewSite("tool", "tool-side", in, t, true);
-        mount.requireOnPlate(w, h);
-        tool.requireOnPlate(w, h);
-        PlateFace face = new PlateFace(w, h, Math.min(v.number("plate.corner"), Math.min(w, h) - 0.5),
-                v.number("opening.diameter") / 2, v.number("tool.x") + v.number("opening.x"),
-                v.number("tool.y") + v.number("opening.y"));
-        requireOpening(face, mount, tool);
-
+        double w = in.get(WIDTH) / 2;
+        double h = in.get(HEIGHT) / 2;
+        double t = in.get(THICKNESS);
+        ScrewRow mount = new ScrewRow(MOUNT, in, in.get(MACHINE_SIDE), "part", THICKNESS, false);
+        ScrewRow tool = new ScrewRow(CARRIED, in, in.get(TOOL_SIDE), "part", THICKNESS, true);
+        requireOnPlate(mount, "machine-side", w, h);
+        requireOnPlate(tool, "tool-side", w, h);
+        double opening = in.get(OPENING);
+        double ox = in.get(CARRIED.x) + in.get(OPENING_X);
+        double oy = in.get(CARRIED.y) + in.get(OPENING_Y);
+        if (opening > 0 && (Math.abs(ox) + opening / 2 >= w || Math.abs(oy) + opening / 2 >= h)) {
+            throw new PartProblem(OPENING, "The opening reaches the plate's edge; make it smaller or the plate larger.");
+        }
         List<Solid> body = new ArrayList<>();
-        body.add(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * w, 2 * h, face.cornerMm(), 10),
+        body.add(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * w, 2 * h, Math.min(in.get(CORNER), Math.min(w, h) - 0.5), 10),
                 Placement.HERE, 0, t));
-        mount.addTo(body);
-        tool.addTo(body);
-        List<Solid> cuts = new ArrayList<>();
-        mount.cutFrom(cuts, tool.standoffMm);
-        tool.cutFrom(cuts, mount.standoffMm);
-        if (face.openingMm() > 0) {
-            cuts.add(Leaf.extrusion("opening", Profile.hole(face.openingX(), face.openingY(), 2 * face.openingMm(), 72),
-                    Placement.HERE, -mount.standoffMm - 1, t + tool.standoffMm + 1));
+        body.addAll(mount.bosses());
+        body.addAll(tool.bosses());
+        List<Solid> cuts = new ArrayList<>(mount.cuts(tool.standoffMm()));
+        cuts.addAll(tool.cuts(mount.standoffMm()));
+        List<Cavity> cavities = new ArrayList<>(mount.cavities());
+        cavities.addAll(tool.cavities());
+        if (opening > 0) {
+            cuts.add(Leaf.extrusion("opening", Profile.hole(ox, oy, opening, 72), Placement.HERE, -mount.standoffMm() - 1, t + tool.standoffMm() + 1));
         }
-        Optional<String> mark = engrave(in.mark(), v.number(Marking.KEY), face, mount, tool, t, cuts);
-        Solid solid = new Solid.Difference(new Solid.Union(body), cuts);
-        return new PartForm(solid, bounds(face, mount, tool, t), List.of(mount.stack(), tool.stack()),
-                List.of(seat(mount, tool, face), seat(tool, mount, face)), dimensions(v, mount, tool, t),
-                List.of(mount.heldThing(), tool.heldThing()), mark);
+        List<Screw> screws = new ArrayList<>(mount.screws());
+        screws.addAll(tool.screws());
+        Placement site = Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -mount.standoffMm()).turnedDeg(in.get(MOUNT.turn));
+        return PartForm.of(Piece.only("plate", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(mount, tool)), screws,
+                List.of(mount.heldThing(), tool.heldThing()), dimensions(in, mount, tool), Optional.of(site))
+                .withPorts(List.of(new Port("tool", "the holes of its tool side", in.get(TOOL_SIDE))));
     }
 
-    private static void requireOpening(PlateFace face, ScrewSite... sites) {
-        if (face.openingMm() <= 0) {
-            return;
+    private static List<Reach> reaches(ScrewRow mount, ScrewRow tool) {
+        List<Reach> all = new ArrayList<>(mount.reaches());
+        all.addAll(tool.reaches());
+        for (double side : new double[] {1, -1}) {
+            all.add(new Reach("plate", Vec3.X.times(side), new Lever(WIDTH, 0.5, "plate width")));
+            all.add(new Reach("plate", Vec3.Y.times(side), new Lever(HEIGHT, 0.5, "plate height")));
         }
-        if (Math.abs(face.openingX()) + face.openingMm() >= face.halfWidthMm()
-                || Math.abs(face.openingY()) + face.openingMm() >= face.halfHeightMm()) {
-            throw new PartProblem("opening.diameter",
-                    "The opening reaches the plate's edge; make it smaller or the plate larger.");
-        }
-        for (ScrewSite s : sites) {
-            for (int i = 0; i < s.places().size(); i++) {
-                if (face.toOpening(s.places().get(i)) <= s.cavityMm() / 2) {
-                    throw new PartProblem("opening.diameter", "The opening runs into the " + s.describe(i)
-                            + "; make it smaller or move it.");
-                }
+        all.add(new Reach("plate", Vec3.Z, new Lever(THICKNESS, 1, "plate")));
+        all.add(new Reach("opening", Vec3.ZERO, new Lever(OPENING, -0.5, "opening Ø")));
+        return all;
+    }
+
+    private static void requireOnPlate(ScrewRow row, String label, double halfW, double halfH) {
+        for (double[] p : row.places()) {
+            double overX = Math.abs(p[0]) + row.cutRadiusMm() - halfW;
+            double overY = Math.abs(p[1]) + row.cutRadiusMm() - halfH;
+            if (overX > 0 || overY > 0) {
+                boolean wide = overX >= overY;
+                double needed = Math.ceil(2 * ((wide ? halfW : halfH) + Math.max(overX, overY) + 2));
+                throw new PartProblem(wide ? WIDTH : HEIGHT, "A " + label + " hole reaches " + Quantity.mm(Math.max(overX, overY))
+                        + " beyond the plate's edge. Make the plate at least " + Quantity.mm(needed) + (wide ? " wide" : " high") + ", or move the pattern.");
             }
         }
     }
 
-    private static Bounds bounds(PlateFace face, ScrewSite mount, ScrewSite tool, double t) {
-        double w = face.halfWidthMm();
-        double h = face.halfHeightMm();
-        for (ScrewSite s : List.of(mount, tool)) {
-            for (double[] p : s.places()) {
-                if (s.standoffMm > 0) {
-                    w = Math.max(w, Math.abs(p[0]) + s.bossMm / 2);
-                    h = Math.max(h, Math.abs(p[1]) + s.bossMm / 2);
-                }
-            }
-        }
-        return new Bounds(new Vec3(-w, -h, -mount.standoffMm), new Vec3(w, h, t + tool.standoffMm));
-    }
-
-    /** The tightest seat of a site. */
-    private static Seat seat(ScrewSite site, ScrewSite other, PlateFace face) {
-        double r = site.cavityMm() / 2;
-        double best = Double.POSITIVE_INFINITY;
-        int at = 0;
-        String beside = "";
-        String key = "";
-        double gain = 0;
-        boolean inBossOnly = site.seat == SeatKind.INSERT && site.standoffMm >= site.insertHoleDepthMm();
-        for (int i = 0; i < site.places().size(); i++) {
-            double[] p = site.places().get(i);
-            List<Wall> walls = new ArrayList<>();
-            if (!inBossOnly) {
-                boolean wide = face.halfWidthMm() - Math.abs(p[0]) < face.halfHeightMm() - Math.abs(p[1]);
-                walls.add(new Wall(face.toEdge(p) - r, "the plate's edge", wide ? "plate.width" : "plate.height", 0.5));
-                if (face.openingMm() > 0) {
-                    walls.add(new Wall(face.toOpening(p) - r, "the opening", "opening.diameter", -0.5));
-                }
-                for (int k = 0; k < other.places().size(); k++) {
-                    double[] q = other.places().get(k);
-                    walls.add(new Wall(Math.hypot(p[0] - q[0], p[1] - q[1]) - r - other.cavityMm() / 2,
-                            "the " + other.describe(k), "", 0));
-                }
-            }
-            if (site.standoffMm > 0) {
-                double through = site.seat == SeatKind.INSERT ? r : site.clearanceMm() / 2;
-                walls.add(new Wall(site.bossMm / 2 - through, "the outside of its boss", site.key + ".boss", 0.5));
-            }
-            for (Wall wall : walls) {
-                if (wall.mm < best) {
-                    best = wall.mm;
-                    at = i;
-                    beside = wall.beside;
-                    key = wall.key;
-                    gain = wall.gain;
-                }
-            }
-        }
-        return new Seat(site.key, site.describe(at), site.feature(at), site.seat, site.cavityMm(), best, beside, key, gain,
-                site.underMm(), site.standoffMm > 0 ? site.key + ".standoff" : "plate.thickness",
-                site.standoffMm > 0 ? site.bossMm : 0, site.key + ".boss", site.insert, site.key + ".insert");
-    }
-
-    private record Wall(double mm, String beside, String key, double gain) {}
-
-    /** Cuts the mark into the first free place on the tool side. */
-    private static Optional<String> engrave(String mark, double heightMm, PlateFace face, ScrewSite mount, ScrewSite tool,
-            double t, List<Solid> cuts) {
-        if (t <= 2 * Marking.DEPTH_MM) {
-            return Optional.empty();
-        }
-        List<double[]> keepOff = new ArrayList<>();
-        for (ScrewSite s : List.of(mount, tool)) {
-            double radius = Math.max(s.cavityMm() / 2, s.thread.washerOuterMm() / 2);
-            if (s == tool && s.standoffMm > 0) {
-                radius = Math.max(radius, s.bossMm / 2);
-            }
-            for (double[] p : s.places()) {
-                keepOff.add(new double[] {p[0], p[1], radius + 1});
-            }
-        }
-        if (face.openingMm() > 0) {
-            keepOff.add(new double[] {face.openingX(), face.openingY(), face.openingMm() + 1});
-        }
-        return Marking.engrave(mark, heightMm, t, "the tool side", (width, height) -> face.freePlace(width, height, keepOff), cuts);
-    }
-
-    private static List<Dimension> dimensions(Values v, ScrewSite mount, ScrewSite tool, double t) {
-        double w = v.number("plate.width") / 2;
-        double h = v.number("plate.height") / 2;
-        double top = t + tool.standoffMm;
+    private static List<Dimension> dimensions(PartInputs in, ScrewRow mount, ScrewRow tool) {
+        double w = in.get(WIDTH) / 2;
+        double h = in.get(HEIGHT) / 2;
+        double t = in.get(THICKNESS);
+        double top = t + tool.standoffMm();
         List<Dimension> d = new ArrayList<>();
-        d.add(line(Dimension.View.TOP, -w, -h, 0, w, -h, 0, -14, true, "plate.width"));
-        d.add(line(Dimension.View.TOP, -w, -h, 0, -w, h, 0, -14, false, "plate.height"));
+        d.add(Dimension.across(View.TOP, -w, -h, 0, w, -h, 0, -14, WIDTH));
+        d.add(Dimension.up(View.TOP, -w, -h, 0, -w, h, 0, -14, HEIGHT));
         double[] a = mount.places().get(0);
         double[] b = mount.places().get(1);
         double[] c = mount.places().get(mount.places().size() - 1);
-        d.add(line(Dimension.View.TOP, a[0], a[1], 0, b[0], b[1], 0, -(h + a[1]) - 6, true, ""));
-        d.add(line(Dimension.View.TOP, a[0], a[1], 0, c[0], c[1], 0, -(w + a[0]) - 6, false, ""));
+        d.add(Dimension.across(View.TOP, a[0], a[1], 0, b[0], b[1], 0, -(h + a[1]) - 6, null));
+        d.add(Dimension.up(View.TOP, a[0], a[1], 0, c[0], c[1], 0, -(w + a[0]) - 6, null));
         double[] e = tool.places().get(tool.places().size() - 1);
         double[] f = tool.places().get(tool.places().size() - 2);
-        d.add(line(Dimension.View.TOP, e[0], e[1], 0, f[0], f[1], 0, h - e[1] + 6, true, ""));
-        double[] g = tool.places().get(1);
-        d.add(line(Dimension.View.TOP, f[0], f[1], 0, g[0], g[1], 0, w - f[0] + 6, false, ""));
-        d.add(line(Dimension.View.FRONT, w, 0, 0, w, 0, t, 8, false, "plate.thickness"));
-        if (tool.standoffMm > 0) {
-            double x = tool.places().stream().mapToDouble(p -> p[0]).min().orElse(0) - tool.bossMm / 2;
-            d.add(line(Dimension.View.FRONT, x, 0, t, x, 0, top, -8 - Math.max(0, x + w), false, "tool.standoff"));
+        d.add(Dimension.across(View.TOP, e[0], e[1], 0, f[0], f[1], 0, h - e[1] + 6, null));
+        double[] g = tool.places().get(Math.min(1, tool.places().size() - 1));
+        d.add(Dimension.up(View.TOP, f[0], f[1], 0, g[0], g[1], 0, w - f[0] + 6, null));
+        d.add(Dimension.up(View.FRONT, w, 0, 0, w, 0, t, 8, THICKNESS));
+        if (tool.standoffMm() > 0) {
+            double x = tool.places().stream().mapToDouble(p -> p[0]).min().orElse(0) - tool.bossMm() / 2;
+            d.add(Dimension.up(View.FRONT, x, 0, t, x, 0, top, -8 - Math.max(0, x + w), CARRIED.standoff));
             double y = tool.places().stream().mapToDouble(p -> p[1]).max().orElse(0);
-            d.add(line(Dimension.View.SIDE, 0, y - tool.bossMm / 2, top, 0, y + tool.bossMm / 2, top, 7, true, "tool.boss"));
+            d.add(Dimension.across(View.SIDE, 0, y - tool.bossMm() / 2, top, 0, y + tool.bossMm() / 2, top, 7, CARRIED.boss));
         }
-        if (mount.standoffMm > 0) {
-            double x = mount.places().stream().mapToDouble(p -> p[0]).min().orElse(0) - mount.bossMm / 2;
-            d.add(line(Dimension.View.FRONT, x, 0, -mount.standoffMm, x, 0, 0, -8 - Math.max(0, x + w), false,
-                    "mount.standoff"));
+        if (mount.standoffMm() > 0) {
+            double x = mount.places().stream().mapToDouble(p -> p[0]).min().orElse(0) - mount.bossMm() / 2;
+            d.add(Dimension.up(View.FRONT, x, 0, -mount.standoffMm(), x, 0, 0, -8 - Math.max(0, x + w), MOUNT.standoff));
         }
-        d.add(line(Dimension.View.SIDE, 0, h, -mount.standoffMm, 0, h, top, 8, false, ""));
-        return d;
-    }
-
-    private static Dimension line(Dimension.View view, double x0, double y0, double z0, double x1, double y1, double z1,
-            double out, boolean along, String key) {
-        return new Dimension(view, new Vec3(x0, y0, z0), new Vec3(x1, y1, z1), out, along,
-                key.isEmpty() ? Optional.empty() : Optional.of(key));
+        d.add(Dimension.up(View.SIDE, 0, h, -mount.standoffMm(), 0, h, top, 8, null));
+        return d.stream().filter(x -> x.lengthMm() > 0.01).toList();
     }
 }

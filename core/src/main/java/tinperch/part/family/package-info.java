@@ -1,5 +1,2 @@
-/**
- * Part families, one class each (small helpers beside it where a family needs them). Families do not know each other; the
- * list of all is {@code tinperch.upgrade.Families}.
- */
+/** Kinds of part, one class each. They do not know each other; the list of all is {@code tinperch.upgrade.Families}. */
 package tinperch.part.family;

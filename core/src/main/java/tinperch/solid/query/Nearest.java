@@ -7,6 +7,7 @@ public final class Nearest {
     private final TriangleTree tree;
     private final Vec3 p;
     private double bestSq = Double.POSITIVE_INFINITY;
+    private int best = -1;
 
     private Nearest(TriangleTree tree, Vec3 p) {
         this.tree = tree;
@@ -23,10 +24,19 @@ public final class Nearest {
         return Math.sqrt(n.bestSq);
     }
 
+    /** The triangle nearest to a point; the mesh must have one. */
+    public static int triangle(TriangleTree tree, Vec3 p) {
+        Nearest n = new Nearest(tree, p);
+        n.walk(0);
+        return n.best;
+    }
+
     private void walk(int node) {
         if (tree.isLeaf(node)) {
             for (int i = 0; i < tree.count(node); i++) {
+                double before = bestSq;
                 triangle(tree.order[tree.first(node) + i]);
+                best = bestSq < before ? tree.order[tree.first(node) + i] : best;
             }
             return;
         }

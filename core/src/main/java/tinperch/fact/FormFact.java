@@ -1,0 +1,59 @@
+package tinperch.fact;
+
+import java.util.Map;
+import java.util.Optional;
+import tinperch.part.Param;
+import tinperch.part.PartFamily;
+import tinperch.part.PartProblem;
+import tinperch.part.feature.Featured;
+import tinperch.part.form.PartForm;
+import tinperch.solid.SolidException;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.FeatureKinds;
+import tinperch.upgrade.Recipe;
+
+/** The form of a part with the features placed on it, or why there is none. */
+public final class FormFact implements Fact<FormFact.Answer> {
+    public static final FormFact FORM = new FormFact();
+
+    private FormFact() {}
+
+    /**
+     * A form, or a problem.
+     *
+     * @param problem a sentence when there is no form
+     * @param param the parameter to change first, where one is known
+     * @param left why a feature was left out, by its id
+     */
+    public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left) {}
+
+    /** Inputs of everything that follows from the shape alone, before it is marked. */
+    static Recipe shape(Case c) {
+        return c.recipe().unmarked();
+    }
+
+    @Override
+    public Object inputs(Case c) {
+        return shape(c);
+    }
+
+    @Override
+    public Answer compute(Case c, Facts facts) {
+        Optional<PartFamily> family = c.family();
+        if (family.isEmpty()) {
+            return new Answer(Optional.empty(), "This part is of a kind this version does not know (" + c.part().familyId() + "); a newer version made it.",
+                    Optional.empty(), Map.of());
+        }
+        try {
+            for (Param<?> p : family.get().params()) {
+                p.of(c.recipe().values());
+            }
+            Featured f = Featured.of(family.get().form(c.inputs()), c.recipe().features(), c.inputs(), FeatureKinds::byId);
+            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left());
+        } catch (PartProblem e) {
+            return new Answer(Optional.empty(), e.getMessage(), e.param(), Map.of());
+        } catch (SolidException | IllegalArgumentException e) {
+            return new Answer(Optional.empty(), e.getMessage(), Optional.empty(), Map.of());
+        }
+    }
+}

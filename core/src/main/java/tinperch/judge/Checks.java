@@ -1,0 +1,31 @@
+package tinperch.judge;
+
+import java.util.List;
+import tinperch.check.BedFitCheck;
+import tinperch.check.BuildCheck;
+import tinperch.check.Check;
+import tinperch.check.KnownCheck;
+import tinperch.check.MarkCheck;
+import tinperch.check.OverlapCheck;
+import tinperch.check.RestCheck;
+import tinperch.check.ScrewLengthCheck;
+import tinperch.check.SeatCheck;
+import tinperch.check.SnapCheck;
+import tinperch.check.WallCheck;
+
+/** All checks, quick ones first; a new one is added here. */
+public final class Checks {
+    public static final List<Check> ALL = List.of(
+            new BuildCheck(),
+            new KnownCheck(),
+            new ScrewLengthCheck(),
+            new SeatCheck(),
+            new WallCheck(),
+            new SnapCheck(),
+            new BedFitCheck(),
+            new RestCheck(),
+            new OverlapCheck(),
+            new MarkCheck());
+
+    private Checks() {}
+}

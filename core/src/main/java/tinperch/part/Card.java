@@ -1,0 +1,9 @@
+package tinperch.part;
+
+/**
+ * A card of the Shape station: parameters that belong together.
+ *
+ * @param id for storage and tests
+ * @param title what stands on it
+ */
+public record Card(String id, String title) {}

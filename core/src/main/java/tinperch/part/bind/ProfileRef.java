@@ -1,0 +1,25 @@
+package tinperch.part.bind;
+
+import java.util.List;
+import tinperch.quantity.Quantity;
+
+/**
+ * A frame profile.
+ *
+ * @param widthMm outer width, mm
+ * @param heightMm outer height, mm
+ * @param slotMm mouth of its slot, mm
+ */
+public record ProfileRef(String name, double widthMm, double heightMm, double slotMm, Known known) implements Ref {
+    public static final RefKind<ProfileRef> KIND = new RefKind<>(ProfileRef.class, List.of("profile"),
+            s -> made(s, s.need("width"), s.need("height"), s.need("slot")));
+
+    private static ProfileRef made(Sizes s, double widthMm, double heightMm, double slotMm) {
+        return new ProfileRef(s.name(), widthMm, heightMm, slotMm, s.known());
+    }
+
+    @Override
+    public String says() {
+        return Quantity.mm(widthMm) + " × " + Quantity.mm(heightMm);
+    }
+}

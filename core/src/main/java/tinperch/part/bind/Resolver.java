@@ -1,0 +1,111 @@
+package tinperch.part.bind;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.BiFunction;
+import tinperch.catalogue.UsualThing;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Site;
+import tinperch.measure.sheet.Sheet;
+import tinperch.part.PartDesign;
+import tinperch.part.PartFamily;
+import tinperch.part.PartProblem;
+import tinperch.part.Role;
+
+/** Resolves the bindings of a part against its machine. What cannot be resolved is said, never thrown. */
+public final class Resolver {
+    private final Machine machine;
+    private final BiFunction<String, String, Ref> ports;
+
+    /**
+     * @param ports what another part offers, by its id and the port's; throws {@link PartProblem} when it offers nothing
+     */
+    public Resolver(Machine machine, BiFunction<String, String, Ref> ports) {
+        this.machine = machine;
+        this.ports = ports;
+    }
+
+    /** All roles of a part; those without a binding are resolved to their usual size. */
+    public Refs resolve(PartFamily family, PartDesign part) {
+        Map<String, Ref> refs = new TreeMap<>();
+        Map<String, String> problems = new TreeMap<>();
+        for (Role<?> role : family.roles()) {
+            Binding b = part.bindings().get(role.id());
+            if (b == null && (role.optional() || role.usual().isEmpty())) {
+                if (!role.optional()) {
+                    problems.put(role.id(), "“" + role.label() + "” is bound to nothing; choose what " + role.ask() + " is.");
+                }
+                continue;
+            }
+            try {
+                refs.put(role.id(), resolve(role.kind(), b == null ? new Binding.Usual(role.usual()) : b));
+            } catch (PartProblem e) {
+                problems.put(role.id(), e.getMessage());
+            }
+        }
+        return new Refs(refs, problems);
+    }
+
+    /**
+     * One binding.
+     *
+     * @throws PartProblem when what it names is gone or is of another kind
+     */
+    public <R extends Ref> R resolve(RefKind<R> kind, Binding binding) {
+        if (binding instanceof Binding.Usual u) {
+            return ofSizes(kind, Optional.empty(), u.usualId());
+        }
+        if (binding instanceof Binding.OnSheet s) {
+            return ofSizes(kind, Optional.of(machine.sheet(s.sheetId()).orElseThrow(() ->
+                    new PartProblem("The reading sheet this was bound to is gone from " + machine.name() + "; choose another or a usual size."))), s.usualId());
+        }
+        if (binding instanceof Binding.AtSite s) {
+            Site site = machine.surroundings().sites().stream().filter(x -> x.id().equals(s.siteId())).findFirst().orElseThrow(() ->
+                    new PartProblem("The site this was bound to is gone from " + machine.name() + "; choose another."));
+            return ofSizes(kind, Optional.of(machine.sheet(site.sheetId()).orElseThrow(() ->
+                    new PartProblem("No holes were read at the site “" + site.name() + "”; lay a reading sheet on it."))), "");
+        }
+        if (binding instanceof Binding.OfModel m) {
+            return cast(kind, MeshRef.of(machine.model(m.modelId()).orElseThrow(() ->
+                    new PartProblem("The model this part is made from is not kept any more; bring it in again."))));
+        }
+        if (binding instanceof Binding.OfNeighbour n) {
+            return cast(kind, ofNeighbour(n.neighbourId()));
+        }
+        Binding.OfPort port = (Binding.OfPort) binding;
+        return cast(kind, ports.apply(port.partId(), port.portId()));
+    }
+
+    private <R extends Ref> R ofSizes(RefKind<R> kind, Optional<Sheet> sheet, String usualId) {
+        Optional<UsualThing> usual = UsualThing.byId(usualId);
+        String of = sheet.map(Sheet::kind).or(() -> usual.map(UsualThing::kind)).orElseThrow(() ->
+                new PartProblem("The usual size “" + usualId + "” is not known to this version; choose another."));
+        if (!kind.sheetKinds().contains(of)) {
+            throw new PartProblem("“" + sheet.map(Sheet::name).or(() -> usual.map(UsualThing::name)).orElse("") + "” is of another kind than is needed here; choose another.");
+        }
+        return kind.maker().apply(new Sizes(sheet, usual.filter(u -> u.kind().equals(of))));
+    }
+
+    private Ref ofNeighbour(String id) {
+        Neighbour n = machine.surroundings().neighbours().stream().filter(x -> x.id().equals(id)).findFirst().orElseThrow(() ->
+                new PartProblem("The neighbour this was bound to is gone from " + machine.name() + "; choose another."));
+        double x = n.size().x();
+        double y = n.size().y();
+        double z = n.size().z();
+        double across = n.along().equals("x") ? y : x;
+        double other = n.along().equals("z") ? y : z;
+        double length = n.along().equals("x") ? x : n.along().equals("y") ? y : z;
+        Known known = new Known(Known.How.USUAL, "as it stands in the surroundings", 0, java.util.List.of());
+        return n.form() == Neighbour.Form.CYLINDER ? new RodRef(n.name(), across, length, known)
+                : new ProfileRef(n.name(), across, other, 0, known);
+    }
+
+    private static <R extends Ref> R cast(RefKind<R> kind, Ref ref) {
+        if (!kind.type().isInstance(ref)) {
+            throw new PartProblem("“" + ref.name() + "” is of another kind than is needed here; choose another.");
+        }
+        return kind.type().cast(ref);
+    }
+}

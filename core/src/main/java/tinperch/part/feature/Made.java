@@ -1,0 +1,23 @@
+package tinperch.part.feature;
+
+import java.util.List;
+import tinperch.part.form.Cavity;
+import tinperch.solid.Solid;
+
+/**
+ * What a feature adds to its piece, in the piece's coordinates.
+ *
+ * @param adds joined to the piece, {@code cuts} taken away afterwards
+ */
+public record Made(List<Solid> adds, List<Solid> cuts, List<Cavity> cavities) {
+    public Made {
+        adds = List.copyOf(adds);
+        cuts = List.copyOf(cuts);
+        cavities = List.copyOf(cavities);
+    }
+
+    /** Only material added. */
+    public static Made added(Solid... adds) {
+        return new Made(List.of(adds), List.of(), List.of());
+    }
+}

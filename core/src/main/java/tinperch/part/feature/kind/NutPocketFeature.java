@@ -1,0 +1,61 @@
+package tinperch.part.feature.kind;
+
+import java.util.List;
+import tinperch.hardware.ScrewThread;
+import tinperch.part.Card;
+import tinperch.part.ChoiceParam;
+import tinperch.part.NumberParam;
+import tinperch.part.Param;
+import tinperch.part.PartInputs;
+import tinperch.part.Values;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Made;
+import tinperch.part.form.Cavity;
+import tinperch.solid.Leaf;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+
+/** A six-sided pocket for a nut, with the hole of its screw behind it. */
+public final class NutPocketFeature implements FeatureKind {
+    private static final Card CARD = new Card("nut-pocket", "Nut pocket");
+    public static final ChoiceParam<String> THREAD = ChoiceParam.words("thread", CARD, "Thread", List.of("M3", "M2", "M2.5", "M4", "M5", "M6", "M8"), "Nut of ISO 4032");
+    public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 0, 100, 0, "From the face; 0 lets the nut in flush");
+    public static final NumberParam TURN = NumberParam.angle("turn", CARD, "Turned", -180, 180, 0, "Anticlockwise on the face");
+    /** Play across flats and in depth (common practice). */
+    private static final double PLAY_MM = 0.3;
+
+    @Override
+    public String id() {
+        return "nut-pocket";
+    }
+
+    @Override
+    public String title() {
+        return "Nut pocket";
+    }
+
+    @Override
+    public List<Param<?>> params() {
+        return List.of(THREAD, DEPTH, TURN);
+    }
+
+    @Override
+    public String summary(Values v) {
+        return THREAD.of(v) + " nut" + (DEPTH.of(v) > 0 ? ", " + DEPTH.show(v) + " deep" : ", flush");
+    }
+
+    @Override
+    public Made make(Feature feature, PartInputs in, Placement at, double depthMm) {
+        ScrewThread t = in.hardware().thread(in.get(THREAD));
+        double flats = t.nutAcrossFlatsMm() + PLAY_MM;
+        double depth = in.get(DEPTH) > 0 ? in.get(DEPTH) : t.nutHeightMm() + 0.2;
+        double bore = t.clearanceMm(ScrewThread.Fit.MEDIUM) + in.holeOffsetMm();
+        Placement turned = Turned.on(at, in.get(TURN));
+        Placement inward = new Placement(turned.origin(), turned.u(), turned.v().times(-1), turned.w().times(-1));
+        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profile.hexagon(0, 0, flats, 0), turned, -depth, 1),
+                Leaf.extrusion(feature.id() + " hole", Profile.hole(0, 0, bore, 48), turned, -depthMm - 1, 1)), List.of(
+                new Cavity(feature.id(), feature.id(), feature.name(), Cavity.Purpose.NUT, inward, flats, 6, depth, false, bore, List.of()),
+                Cavity.hole(feature.id() + " hole", feature.id(), feature.name() + " hole", inward, bore, depthMm)));
+    }
+}

@@ -1,0 +1,47 @@
+package tinperch.part.form;
+
+import java.util.List;
+import java.util.Optional;
+import tinperch.solid.Placement;
+
+/**
+ * What a family makes of its values: everything in one frame, that of the assembly, mm.
+ *
+ * @param pieces at least one
+ * @param held what is mounted on it, simplified
+ * @param joints how the pieces hold each other
+ * @param ports what it offers to other parts
+ * @param mount frame that meets the site's: z the way the site faces, origin at the middle of its holes; empty when the part
+ *     mounts on none
+ */
+public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
+        List<Dimension> dimensions, Optional<Placement> mount) {
+    public PartForm {
+        pieces = List.copyOf(pieces);
+        screws = List.copyOf(screws);
+        held = List.copyOf(held);
+        joints = List.copyOf(joints);
+        ports = List.copyOf(ports);
+        dimensions = List.copyOf(dimensions);
+    }
+
+    /** A part of one piece without joints and ports. */
+    public static PartForm of(Piece piece, List<Screw> screws, List<Held> held, List<Dimension> dimensions, Optional<Placement> mount) {
+        return new PartForm(List.of(piece), screws, held, List.of(), List.of(), dimensions, mount);
+    }
+
+    /** With other pieces. */
+    public PartForm withPieces(List<Piece> next) {
+        return new PartForm(next, screws, held, joints, ports, dimensions, mount);
+    }
+
+    /** With ports. */
+    public PartForm withPorts(List<Port> next) {
+        return new PartForm(pieces, screws, held, joints, next, dimensions, mount);
+    }
+
+    /** The piece of an id, if it has one. */
+    public Optional<Piece> piece(String id) {
+        return pieces.stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+}

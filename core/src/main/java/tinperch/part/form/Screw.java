@@ -1,0 +1,58 @@
+package tinperch.part.form;
+
+import java.util.List;
+import java.util.Optional;
+import tinperch.hardware.HeatSetInsert;
+import tinperch.hardware.ScrewThread;
+import tinperch.part.ChoiceParam;
+import tinperch.part.Lever;
+import tinperch.part.NumberParam;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.solid.Placement;
+
+/**
+ * One screw with what it goes through, in the coordinates of its piece. How much plastic it clamps is measured on the piece.
+ *
+ * @param id unique within the part, "tool.C"
+ * @param row which screws are bought and driven alike, "tool"
+ * @param rowLabel what a finding calls the row, "tool-side screws"
+ * @param pieceId the piece it is in
+ * @param axis z from the head towards the tip; heights below count along it
+ * @param headMm where the head or its washer bears, {@code onPart} whether on the printed part rather than on what is held
+ * @param heldName what else is clamped, {@code heldMm} how thick that is
+ * @param end what it is tightened into
+ * @param endMm where the nut bears, or the mouth of the insert
+ * @param boreMm diameter of the hole around it
+ * @param lengthParam parameter of its length
+ * @param grip what makes the clamped plastic thicker
+ * @param insertParam parameter of the insert's length, {@code threadParam} of the thread
+ */
+public record Screw(String id, String row, String rowLabel, String pieceId, ScrewThread thread, ScrewThread.Head head, boolean washer,
+        double lengthMm, Placement axis, double headMm, boolean onPart, String heldName, double heldMm, SeatKind end, double endMm,
+        double boreMm, Optional<HeatSetInsert> insert, NumberParam lengthParam, List<Lever> grip, NumberParam insertParam,
+        ChoiceParam<String> threadParam) {
+    public Screw {
+        grip = List.copyOf(grip);
+    }
+
+    /** "M3×16". */
+    public String name() {
+        return name(lengthMm);
+    }
+
+    /** The same screw's name at another length. */
+    public String name(double length) {
+        return thread.name() + "×" + Quantity.plain(length, Unit.MM);
+    }
+
+    /** What bears on the seat: the washer's outside, or the head's, mm. */
+    public double seatWidthMm() {
+        return washer ? thread.washerOuterMm() : thread.headDiameterMm(head);
+    }
+
+    /** Thickness of its washer, 0 without one, mm. */
+    public double washerMm() {
+        return washer ? thread.washerThicknessMm() : 0;
+    }
+}

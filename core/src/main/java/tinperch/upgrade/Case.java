@@ -1,0 +1,101 @@
+package tinperch.upgrade;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import tinperch.hardware.HardwareTables;
+import tinperch.hardware.ScrewDrawer;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Site;
+import tinperch.part.Models;
+import tinperch.part.PartDesign;
+import tinperch.part.PartFamily;
+import tinperch.part.PartInputs;
+import tinperch.part.PartProblem;
+import tinperch.part.bind.Ref;
+import tinperch.part.bind.Refs;
+import tinperch.part.bind.Resolver;
+import tinperch.part.form.PartForm;
+import tinperch.part.form.Port;
+
+/**
+ * A part with everything its judgement may look at, at one moment. Immutable: the same case has the same findings on any thread.
+ *
+ * @param upgrade the part belongs to
+ * @param machine the machine it is for
+ * @param printers all machines of the workshop
+ */
+public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine machine, List<Machine> printers, HardwareTables hardware,
+        ScrewDrawer drawer, Models models) {
+    public Case {
+        printers = List.copyOf(printers);
+    }
+
+    /**
+     * The case of one part of an upgrade.
+     *
+     * @param mark the text to engrave
+     * @throws PartProblem when the upgrade's machine or the part is gone
+     */
+    public static Case of(Upgrade upgrade, String partId, Shop shop, String mark) {
+        Machine machine = shop.machines().stream().filter(m -> m.id().equals(upgrade.machineId())).findFirst()
+                .orElseThrow(() -> new PartProblem("The machine of “" + upgrade.name() + "” is not in the workshop."));
+        PartDesign part = upgrade.part(partId).orElseThrow(() -> new PartProblem("This part is not in “" + upgrade.name() + "” any more."));
+        double offset = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId())).mapToDouble(Machine::holeOffsetMm)
+                .findFirst().orElse(0);
+        Refs refs = Families.byId(part.familyId()).map(f -> refs(f, part, upgrade, machine, shop, offset, new HashSet<>(Set.of(partId)))).orElse(Refs.NONE);
+        return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), offset, mark), machine, shop.machines(),
+                shop.hardware(), shop.drawer(), shop.models());
+    }
+
+    private static Refs refs(PartFamily family, PartDesign part, Upgrade upgrade, Machine machine, Shop shop, double offset, Set<String> asked) {
+        return new Resolver(machine, (partId, portId) -> port(partId, portId, upgrade, machine, shop, offset, asked)).resolve(family, part);
+    }
+
+    private static Ref port(String partId, String portId, Upgrade upgrade, Machine machine, Shop shop, double offset, Set<String> asked) {
+        PartDesign other = upgrade.part(partId).orElseThrow(() -> new PartProblem("The part this was bound to is gone; choose another."));
+        if (!asked.add(partId)) {
+            throw new PartProblem("“" + other.name() + "” is bound to this part, and this part to it; one of the two must be bound to something else.");
+        }
+        try {
+            PartFamily family = Families.byId(other.familyId()).orElseThrow(() -> new PartProblem("“" + other.name() + "” is of a kind this version does not know."));
+            PartForm form = family.form(new PartInputs(other.values(), refs(family, other, upgrade, machine, shop, offset, asked), shop.hardware(), offset, shop.models()));
+            return form.ports().stream().filter(p -> p.id().equals(portId)).map(Port::ref).findFirst()
+                    .orElseThrow(() -> new PartProblem("“" + other.name() + "” offers no such thing; choose another."));
+        } finally {
+            asked.remove(partId);
+        }
+    }
+
+    /** The same case after a change. */
+    public Case after(Draft draft) {
+        List<Machine> machines = printers.stream().map(m -> m.id().equals(draft.machine().id()) ? draft.machine() : m).toList();
+        return of(draft.upgrade(), part.id(), new Shop(machines, hardware, draft.drawer(), models), recipe.mark());
+    }
+
+    /** What a change begins with. */
+    public Draft draft() {
+        return new Draft(upgrade, part.id(), machine, drawer);
+    }
+
+    /** The kind of part; empty when this version does not know it. */
+    public Optional<PartFamily> family() {
+        return Families.byId(part.familyId());
+    }
+
+    /** What the family may look at. */
+    public PartInputs inputs() {
+        return new PartInputs(recipe.values(), recipe.refs(), hardware, recipe.holeOffsetMm(), models);
+    }
+
+    /** The machine chosen to print it; empty when it is not in the workshop. */
+    public Optional<Machine> host() {
+        return printers.stream().filter(m -> m.id().equals(upgrade.hostMachineId())).findFirst();
+    }
+
+    /** The site it mounts on; empty when none was chosen or it is gone. */
+    public Optional<Site> site() {
+        return machine.surroundings().sites().stream().filter(s -> s.id().equals(part.siteId())).findFirst();
+    }
+}

@@ -1,0 +1,115 @@
+package tinperch.upgrade;
+
+import java.util.ArrayList;
+import java.util.List;
+import tinperch.machine.space.Neighbour;
+import tinperch.measure.sheet.Sheet;
+import tinperch.part.Param;
+import tinperch.part.Values;
+import tinperch.part.bind.Binding;
+import tinperch.part.feature.Feature;
+
+/** One change of a part, its upgrade or its machine. */
+public sealed interface Change {
+    /** The draft after it. */
+    Draft in(Draft draft);
+
+    /** Sets a parameter. */
+    record Set<T>(Param<T> param, T value) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().with(param.set(d.part().values(), value)));
+        }
+    }
+
+    /** Sets all values at once: another way to lay the part out. */
+    record Layout(Values values) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().with(values));
+        }
+    }
+
+    /** Prints it in another material. */
+    record OfMaterial(String material) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().withMaterial(material));
+        }
+    }
+
+    /** Prints the upgrade's parts on another machine. */
+    record Host(String machineId) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.upgrade().onHost(machineId));
+        }
+    }
+
+    /** Binds a role to something else. */
+    record Bind(String roleId, Binding binding) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().bound(roleId, binding));
+        }
+    }
+
+    /** Mounts it on a site. */
+    record AtSite(String siteId) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().atSite(siteId));
+        }
+    }
+
+    /** Adds or changes a feature. */
+    record PutFeature(Feature feature) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().with(feature));
+        }
+    }
+
+    /** Takes a feature away. */
+    record DropFeature(String featureId) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().withoutFeature(featureId));
+        }
+    }
+
+    /** Adds or changes a reading sheet of the machine. */
+    record PutSheet(Sheet sheet) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().with(sheet));
+        }
+    }
+
+    /** Adds or moves a neighbour of the machine. */
+    record PutNeighbour(Neighbour neighbour) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().withSurroundings(d.machine().surroundings().with(neighbour)));
+        }
+    }
+
+    /** Puts screws of a length into the drawer: they were bought. */
+    record Stock(String thread, double lengthMm) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            List<Double> next = new ArrayList<>(d.drawer().lengths(thread));
+            next.add(lengthMm);
+            return d.with(d.drawer().with(thread, next));
+        }
+    }
+
+    /** All of several changes, one after the other. */
+    static Draft all(Draft draft, List<Change> changes) {
+        Draft d = draft;
+        for (Change c : changes) {
+            d = c.in(d);
+        }
+        return d;
+    }
+}

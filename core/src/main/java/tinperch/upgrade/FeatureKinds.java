@@ -1,0 +1,32 @@
+package tinperch.upgrade;
+
+import java.util.List;
+import java.util.Optional;
+import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.kind.BossFeature;
+import tinperch.part.feature.kind.HoleFeature;
+import tinperch.part.feature.kind.NutPocketFeature;
+import tinperch.part.feature.kind.PadFeature;
+import tinperch.part.feature.kind.RibFeature;
+import tinperch.part.feature.kind.SlotFeature;
+import tinperch.part.feature.kind.TextFeature;
+import tinperch.part.feature.kind.WindowFeature;
+
+/** All kinds of feature; a new one is added here. */
+public final class FeatureKinds {
+    public static final List<FeatureKind> ALL = List.of(
+            new HoleFeature(),
+            new SlotFeature(),
+            new NutPocketFeature(),
+            new BossFeature(),
+            new PadFeature(),
+            new RibFeature(),
+            new WindowFeature(),
+            new TextFeature());
+
+    private FeatureKinds() {}
+
+    public static Optional<FeatureKind> byId(String id) {
+        return ALL.stream().filter(k -> k.id().equals(id)).findFirst();
+    }
+}
