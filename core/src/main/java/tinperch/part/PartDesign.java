@@ -28,6 +28,9 @@ public record PartDesign(String id, String familyId, String name, Values values,
     public static final int MOST_FEATURES = 500;
 
     public PartDesign {
+        java.util.Objects.requireNonNull(familyId, "familyId");
+        id = id == null || id.isBlank() ? "p1" : id;
+        name = name == null ? "" : name;
         values = values == null ? Values.START : values;
         material = material == null || material.isBlank() ? FIRST_MATERIAL : material;
         Map<String, Binding> known = new TreeMap<>();

@@ -14,6 +14,9 @@ import tinperch.part.PartDesign;
  */
 public record Upgrade(String id, String machineId, String name, LocalDate started, Trouble trouble, List<PartDesign> parts, String hostMachineId) {
     public Upgrade {
+        java.util.Objects.requireNonNull(id, "id");
+        java.util.Objects.requireNonNull(machineId, "machineId");
+        started = started == null ? LocalDate.EPOCH : started;
         name = name == null ? "" : name;
         trouble = trouble == null ? Trouble.NONE : trouble;
         parts = parts == null ? List.of() : List.copyOf(parts);

@@ -3,15 +3,15 @@ package tinperch.workshop;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tinperch.files.model.MeshBlob;
-import tinperch.part.Bases;
+import tinperch.part.Models;
 import tinperch.upgrade.Shop;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
@@ -29,8 +29,8 @@ public final class Workshop implements AutoCloseable {
     private final Deque<Step> undo = new ArrayDeque<>();
     private final Deque<Step> redo = new ArrayDeque<>();
     private final List<Runnable> listeners = new ArrayList<>();
-    private final Map<String, byte[]> unkept = new HashMap<>();
-    private final Bases bases = new KeptBases(this::state, this::meshBytes);
+    private final Map<String, byte[]> unkept = new ConcurrentHashMap<>();
+    private final Models models = new KeptModels(this::meshBytes);
     private WorkshopState state;
     private WorkshopState saved;
     private String unsaved;
@@ -49,7 +49,7 @@ public final class Workshop implements AutoCloseable {
 
     /** The workshop as the judgement needs it. */
     public Shop shop() {
-        return state.shop(bases);
+        return state.shop(models);
     }
 
     /** What the owner must know about the file, for example that it is damaged and shown read-only. */

@@ -7,15 +7,16 @@ import java.util.Optional;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
-import tinperch.part.Bases;
+import tinperch.part.Models;
+import tinperch.part.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 
-/** Everything a workshop knows, at one moment. An edit makes a new one. Revisions stand in order of upgrade and number. */
+/** Everything a workshop knows, at one moment. An edit makes a new one. Revisions stand in order of upgrade, part and number. */
 public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List<Revision> revisions, ScrewDrawer drawer) {
-    private static final Comparator<Revision> BY_UPGRADE_AND_NUMBER =
-            Comparator.comparing(Revision::upgradeId).thenComparingInt(Revision::number);
+    private static final Comparator<Revision> IN_ORDER =
+            Comparator.comparing(Revision::upgradeId).thenComparing(Revision::partId).thenComparingInt(Revision::number);
 
     public static final WorkshopState EMPTY =
             new WorkshopState(List.of(), List.of(), List.of(), new ScrewDrawer(java.util.Map.of()));
@@ -23,12 +24,12 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
     public WorkshopState {
         machines = List.copyOf(machines);
         upgrades = List.copyOf(upgrades);
-        revisions = revisions.stream().sorted(BY_UPGRADE_AND_NUMBER).toList();
+        revisions = revisions.stream().sorted(IN_ORDER).toList();
     }
 
-    /** @param bases where the parts made from downloaded models get them */
-    public Shop shop(Bases bases) {
-        return new Shop(machines, HardwareTables.STANDARD, drawer, bases);
+    /** @param models where parts and neighbours made from downloaded models get them */
+    public Shop shop(Models models) {
+        return new Shop(machines, HardwareTables.STANDARD, drawer, models);
     }
 
     public Optional<Machine> machine(String id) {
@@ -43,19 +44,29 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
         return upgrades.stream().filter(u -> u.machineId().equals(machineId)).toList();
     }
 
-    /** Kept revisions of an upgrade, oldest first. */
+    /** Kept revisions of all parts of an upgrade, part by part, oldest first. */
     public List<Revision> revisionsOf(String upgradeId) {
         return revisions.stream().filter(r -> r.upgradeId().equals(upgradeId)).toList();
     }
 
-    /** The number the next kept revision will have. */
-    public int nextRevision(String upgradeId) {
-        return revisionsOf(upgradeId).stream().mapToInt(Revision::number).max().orElse(0) + 1;
+    /** Kept revisions of a part, oldest first. */
+    public List<Revision> revisionsOf(String upgradeId, String partId) {
+        return revisions.stream().filter(r -> r.upgradeId().equals(upgradeId) && r.partId().equals(partId)).toList();
+    }
+
+    /** The number the next kept revision of a part will have. */
+    public int nextRevision(String upgradeId, String partId) {
+        return revisionsOf(upgradeId, partId).stream().mapToInt(Revision::number).max().orElse(0) + 1;
     }
 
     /** The mark engraved in the part being worked on. */
-    public String nextMark(String upgradeId) {
-        return Revision.mark(nextRevision(upgradeId));
+    public String nextMark(String upgradeId, String partId) {
+        return Revision.mark(nextRevision(upgradeId, partId));
+    }
+
+    /** The part of an upgrade, if both are there. */
+    public Optional<PartDesign> part(String upgradeId, String partId) {
+        return upgrade(upgradeId).flatMap(u -> u.part(partId));
     }
 
     public WorkshopState with(Machine machine) {
@@ -68,7 +79,7 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
 
     public WorkshopState with(Revision revision) {
         return new WorkshopState(machines, upgrades, replaced(revisions, revision,
-                r -> r.upgradeId().equals(revision.upgradeId()) && r.number() == revision.number()), drawer);
+                r -> r.upgradeId().equals(revision.upgradeId()) && r.partId().equals(revision.partId()) && r.number() == revision.number()), drawer);
     }
 
     public WorkshopState with(ScrewDrawer next) {

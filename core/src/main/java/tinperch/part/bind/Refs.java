@@ -16,8 +16,10 @@ public record Refs(Map<String, Ref> byRole, Map<String, String> problems) {
     public static final Refs NONE = new Refs(Map.of(), Map.of());
 
     public Refs {
-        byRole = Collections.unmodifiableMap(new TreeMap<>(byRole));
-        problems = Collections.unmodifiableMap(new TreeMap<>(problems));
+        TreeMap<String, Ref> known = byRole == null ? new TreeMap<>() : new TreeMap<>(byRole);
+        known.values().removeIf(r -> r == null);
+        byRole = Collections.unmodifiableMap(known);
+        problems = problems == null ? Map.of() : Collections.unmodifiableMap(new TreeMap<>(problems));
     }
 
     /** What a role is resolved to; empty when it is resolved to nothing. */

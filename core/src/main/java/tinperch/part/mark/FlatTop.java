@@ -90,7 +90,7 @@ final class FlatTop {
         }
         prepare();
         // Where a disc as high as the rectangle fits: along the border of that, a free rectangle is found if there is one worth having.
-        Geometry middles = free.buffer(0.02 - heightMm / 2);
+        Geometry middles = free.buffer(-heightMm / 2 - 0.02);
         if (middles.isEmpty()) {
             return Optional.empty();
         }

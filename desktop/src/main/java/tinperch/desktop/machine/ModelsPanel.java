@@ -52,7 +52,7 @@ import tinperch.solid.Vec3;
 import tinperch.solid.query.MeshRounds;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
-import tinperch.workshop.edit.Crew;
+import tinperch.workshop.background.Crew;
 import tinperch.workshop.model.ModelReader;
 import tinperch.workshop.model.ReadModel;
 import tinperch.workshop.store.StoreFault;

@@ -18,7 +18,7 @@ import tinperch.machine.space.Shape;
 import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
 import tinperch.solid.Mesh;
-import tinperch.workshop.edit.Crew;
+import tinperch.workshop.background.Crew;
 
 /**
  * The shapes of a machine's neighbours. Simple ones are made at once; downloaded models are boxes until their mesh has been

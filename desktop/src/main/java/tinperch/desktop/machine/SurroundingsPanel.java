@@ -45,7 +45,7 @@ import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
-import tinperch.workshop.edit.Latest;
+import tinperch.workshop.background.Latest;
 import tinperch.solid.view.FeatureEdges;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */

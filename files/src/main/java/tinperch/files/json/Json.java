@@ -26,6 +26,8 @@ public final class Json {
             .visibility(PropertyAccessor.ALL, JsonAutoDetect.Visibility.NONE)
             .visibility(PropertyAccessor.FIELD, JsonAutoDetect.Visibility.ANY)
             .visibility(PropertyAccessor.CREATOR, JsonAutoDetect.Visibility.ANY)
+            .annotationIntrospector(new SealedKinds())
+            .addHandler(new SealedKinds.UnknownKind())
             .build();
 
     static {
@@ -67,6 +69,24 @@ public final class Json {
 
     public static JsonNode tree(Object record) {
         return MAPPER.valueToTree(record);
+    }
+
+    /** @throws FileFault when the text is no JSON */
+    public static JsonNode tree(String text) throws FileFault {
+        return read(text, JsonNode.class);
+    }
+
+    /** @throws FileFault when the tree is not of that shape */
+    public static <T> T read(JsonNode tree, Class<T> type) throws FileFault {
+        try {
+            T value = MAPPER.treeToValue(tree, type);
+            if (value == null) {
+                throw new FileFault("It is empty.");
+            }
+            return value;
+        } catch (JsonProcessingException | RuntimeException e) {
+            throw new FileFault("This is not what it should be: " + firstLine(e), e);
+        }
     }
 
     private static String firstLine(Exception e) {

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
@@ -19,6 +20,7 @@ import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
 import tinperch.files.FileFault;
 import tinperch.files.MeshGrower;
+import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.SinglePrecision;
 
@@ -40,12 +42,27 @@ public final class ThreeMfFile {
     public record Content(Mesh mesh, String objectName, String unit, Map<String, String> metadata) {}
 
     /**
-     * Writes a mesh in millimetres.
+     * An object to write.
      *
-     * @param name the part's name
+     * @param count how many of it lie on the bed
+     */
+    public record Item(String name, Mesh mesh, int count) {}
+
+    /** Between objects laid out side by side, mm. */
+    private static final double APART_MM = 10;
+
+    /** Writes one mesh in millimetres. */
+    public static void write(Mesh mesh, String name, Map<String, String> metadata, OutputStream out) throws IOException {
+        write(List.of(new Item(name, mesh, 1)), name, metadata, out);
+    }
+
+    /**
+     * Writes meshes in millimetres, each as an object of its own name; several are laid out in a row along x.
+     *
+     * @param title of the whole
      * @param metadata further entries by their names in the core specification ("Description", "CreationDate" …)
      */
-    public static void write(Mesh mesh, String name, Map<String, String> metadata, OutputStream out) throws IOException {
+    public static void write(List<Item> items, String title, Map<String, String> metadata, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
         entry(zip, "[Content_Types].xml", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
                 + "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
@@ -59,7 +76,7 @@ public final class ThreeMfFile {
         zip.putNextEntry(stamped(MODEL_PATH));
         try {
             XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(zip, "UTF-8");
-            model(SinglePrecision.of(mesh), name, metadata, xml);
+            model(items, title, metadata, xml);
             xml.flush();
         } catch (XMLStreamException e) {
             throw new IOException(e);
@@ -81,7 +98,7 @@ public final class ThreeMfFile {
         zip.closeEntry();
     }
 
-    private static void model(Mesh mesh, String name, Map<String, String> metadata, XMLStreamWriter xml)
+    private static void model(List<Item> items, String title, Map<String, String> metadata, XMLStreamWriter xml)
             throws XMLStreamException {
         xml.writeStartDocument("UTF-8", "1.0");
         xml.writeStartElement("model");
@@ -89,7 +106,7 @@ public final class ThreeMfFile {
         xml.writeAttribute("unit", "millimeter");
         xml.writeAttribute("xml:lang", "en-US");
         Map<String, String> all = new TreeMap<>(metadata);
-        all.put("Title", name);
+        all.put("Title", title);
         all.put("Application", "Tin Perch");
         for (Map.Entry<String, String> m : all.entrySet()) {
             xml.writeStartElement("metadata");
@@ -98,8 +115,20 @@ public final class ThreeMfFile {
             xml.writeEndElement();
         }
         xml.writeStartElement("resources");
+        for (int i = 0; i < items.size(); i++) {
+            object(i + 1, items.get(i).name(), SinglePrecision.of(items.get(i).mesh()), xml);
+        }
+        xml.writeEndElement();
+        xml.writeStartElement("build");
+        build(items, xml);
+        xml.writeEndElement();
+        xml.writeEndElement();
+        xml.writeEndDocument();
+    }
+
+    private static void object(int id, String name, Mesh mesh, XMLStreamWriter xml) throws XMLStreamException {
         xml.writeStartElement("object");
-        xml.writeAttribute("id", "1");
+        xml.writeAttribute("id", Integer.toString(id));
         xml.writeAttribute("type", "model");
         xml.writeAttribute("name", clean(name));
         xml.writeStartElement("mesh");
@@ -121,13 +150,23 @@ public final class ThreeMfFile {
         xml.writeEndElement();
         xml.writeEndElement();
         xml.writeEndElement();
-        xml.writeEndElement();
-        xml.writeStartElement("build");
-        xml.writeEmptyElement("item");
-        xml.writeAttribute("objectid", "1");
-        xml.writeEndElement();
-        xml.writeEndElement();
-        xml.writeEndDocument();
+    }
+
+    private static void build(List<Item> items, XMLStreamWriter xml) throws XMLStreamException {
+        boolean one = items.size() == 1 && items.get(0).count() == 1;
+        double x = 0;
+        for (int i = 0; i < items.size(); i++) {
+            Bounds b = items.get(i).mesh().bounds();
+            for (int n = 0; n < items.get(i).count(); n++) {
+                xml.writeEmptyElement("item");
+                xml.writeAttribute("objectid", Integer.toString(i + 1));
+                if (!one) {
+                    // Twelve numbers, the translation last.
+                    xml.writeAttribute("transform", "1 0 0 0 1 0 0 0 1 " + (float) (x - b.min().x()) + " " + (float) -b.centre().y() + " " + (float) -b.min().z());
+                    x += b.size().x() + APART_MM;
+                }
+            }
+        }
     }
 
     /** Characters XML cannot carry are dropped. */

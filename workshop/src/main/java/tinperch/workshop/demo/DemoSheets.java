@@ -49,6 +49,9 @@ final class DemoSheets {
     private static Machine turnstone(Machine m) {
         DemoSheets d = new DemoSheets(m, 32, LocalDateTime.of(2026, 9, 26, 10, 0));
         d.sheet("turnstone-blocks", "blocks", "arm over the bed", 2, "bar", 150, "stack", 0.9);
+        d.sheet("turnstone-board", "board", "control board", 2, "length", 84.1, "width", 56.0, "out.x", 79.0, "in.x", 72.6, "out.y", 51.0,
+                "in.y", 44.6, "tallest", 17, "tails", 2);
+        d.sheet("turnstone-post", "pair", "post, two holes", 2, "out", 43.9, "in", 37.1);
         d.sheet("turnstone-rod", "rod", "z rod", 3, "diameter", 7.98, "other", 7.97, "length", 320, "bow", 0.12);
         return d.machine;
     }
@@ -66,6 +69,8 @@ final class DemoSheets {
     private static Machine ruff(Machine m) {
         DemoSheets d = new DemoSheets(m, 34, LocalDateTime.of(2026, 3, 14, 15, 0));
         d.sheet("ruff-frame", "diagonals", "frame", 1, "bottom", 700, "left", 640, "falling", 946.9, "rising", 950, "top", 700.4, "right", 640.2);
+        d.sheet("ruff-hose", "hose", "fume hose", 2, "inner", 50.2, "outer", 56, "bend", 100);
+        d.sheet("ruff-opening", "opening", "fume opening", 2, "diameter", 59.9, "other", 60.1, "thickness", 3.02);
         d.sheet("ruff-profile", "profile", "frame profile", 2, "width", 20.02, "height", 20.0, "slot", 6.1);
         d.sheet("ruff-stud", "stud", "leg stud", 2, "diameter", 7.86, "ten", 12.5, "length", 24);
         PatternSheet towers = new DemoReadings(35, LocalDateTime.of(2026, 3, 14, 16, 0)).sheet("left tower",

@@ -42,11 +42,11 @@ final class DemoSurroundings {
         box("bed", "bed", Kind.HOT, -5, 115, -8, 240, 240, 8, 5, 90);
         rod("bed cable", "bed", Kind.CABLE, 110, 355, -30, 12, 60, 12, "y", 5);
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
-        site("carriage front", "carriage", 0, 120, 46, Vec3.Y.times(-1), 0.3, "");
+        site("carriage front", "carriage", 0, 120, 46, Vec3.Y.times(-1), 0.3, "avocet-blower.mount");
         site("left upright, outer face", "", -62, 148, 260, Vec3.X.times(-1), 0.8, "");
         box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
-        space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(24, 92, 12),
+        space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(-5.5, 52, 32),
                 new Vec3(15, 50, 50), "x", 2, 0, "model-blower", 0));
     }
 
@@ -57,6 +57,7 @@ final class DemoSurroundings {
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
         box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
         box("knob", "", Kind.ACCESS, -95, 45, 30, 35, 30, 30, 0, 0);
+        site("post, outer face", "", -60, 60, 120, Vec3.X.times(-1), 0.5, "turnstone-post");
     }
 
     private void curlew() {
@@ -70,6 +71,7 @@ final class DemoSurroundings {
         box("hot block", "carriage", Kind.HOT, -12, -10, 2, 24, 20, 12, 3, 275);
         box("tool plate", "carriage", Kind.SOLID, -28, -32, 16, 56, 34, 70, 2, 0);
         box("lamp light", "", Kind.LIGHT, 60, 280, 60, 170, 60, 80, 0, 0);
+        site("roof rail", "", 150, 330, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
 
     private void ruff() {
@@ -83,6 +85,8 @@ final class DemoSurroundings {
         box("right tower", "right carriage", Kind.SOLID, -30, 606, 6, 60, 30, 50, 3, 0);
         box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
+        box("rear panel", "", Kind.SOLID, 600, 400, 40, 3, 160, 160, 0, 0);
+        site("rear panel, fume opening", "", 603, 480, 120, Vec3.X, 0.5, "ruff-opening");
     }
 
     private void box(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h,

@@ -1,2 +1,2 @@
-/** Edits that are tried before they are made, and work in the background where the latest edit wins. */
+/** Edits of parts that are tried before they are made. */
 package tinperch.workshop.edit;

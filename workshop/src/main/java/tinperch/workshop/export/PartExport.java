@@ -4,69 +4,99 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
 import tinperch.files.SafeWrite;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
+import tinperch.part.PartDesign;
 import tinperch.solid.Mesh;
-import tinperch.solid.Tolerances;
-import tinperch.solid.kernel.SolidKernel;
-import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 
-/** Writes an upgrade's part as STL and 3MF. */
+/** Writes the pieces of a part: each as an STL of its own name, all of them together as 3MF. */
 public final class PartExport {
+    private static final int LONGEST_NAME = 80;
+
     private PartExport() {}
 
     /** The formats offered. */
     public enum Format { STL, THREE_MF }
 
-    /** File name without folder: "Blower carriage R5.stl", with characters no file system minds. */
-    public static String fileName(Upgrade upgrade, String mark, Format format) {
-        String name = upgrade.part().map(p -> p.name()).orElse(upgrade.name());
-        String plain = name.replaceAll("[^\\p{L}\\p{N} ._-]", "-").strip();
-        if (plain.length() > 80) {
-            plain = plain.substring(0, 80).strip();
+    /**
+     * A piece to write, as it lies on the bed.
+     *
+     * @param name empty for the only piece of a part
+     */
+    public record Item(String name, Mesh mesh, int count) {
+        /** The pieces of a part; an only one needs no name. */
+        public static List<Item> of(List<MeshesFact.Made> made) {
+            return made.stream().map(m -> new Item(made.size() == 1 ? "" : m.piece().name(), m.mesh(), m.piece().count())).toList();
         }
-        return (plain.isEmpty() ? "part" : plain) + " " + mark + (format == Format.STL ? ".stl" : ".3mf");
+    }
+
+    /** File name without folder: "Hose adapter R5 tube.stl", with characters no file system minds. */
+    public static String fileName(String part, String mark, String piece, Format format) {
+        String plain = part.replaceAll("[^\\p{L}\\p{N} ._-]", "-").strip();
+        if (plain.length() > LONGEST_NAME) {
+            plain = plain.substring(0, LONGEST_NAME).strip();
+        }
+        return (plain.isEmpty() ? "part" : plain) + " " + mark + (piece.isEmpty() ? "" : " " + piece) + (format == Format.STL ? ".stl" : ".3mf");
     }
 
     /**
-     * Writes one file.
+     * Writes the pieces of a part in one format.
      *
+     * @return the files, one for each piece as STL, one for all as 3MF
      * @throws FileFault in plain words; nothing half-written is left
      */
-    public static void write(Mesh mesh, Upgrade upgrade, String mark, Format format, Path target) throws FileFault {
-        String name = upgrade.part().orElseThrow().name() + " " + mark;
-        SafeWrite.write(target, out -> {
-            if (format == Format.STL) {
-                StlFile.write(mesh, name, out);
-            } else {
-                ThreeMfFile.write(mesh, name, Map.of("Description", "Revision " + mark.substring(1) + ", "
-                        + upgrade.part().get().material() + ", for upgrade “" + upgrade.name() + "”"), out);
-            }
-        });
+    public static List<Path> write(List<Item> items, PartDesign part, String upgradeName, String mark, Format format, Path folder) throws FileFault {
+        return write(items, part, part.name(), upgradeName, mark, format, folder);
+    }
+
+    private static List<Path> write(List<Item> items, PartDesign part, String name, String upgradeName, String mark, Format format, Path folder)
+            throws FileFault {
+        String title = part.name() + " " + mark;
+        List<Path> written = new ArrayList<>();
+        if (format == Format.THREE_MF) {
+            Path target = folder.resolve(fileName(name, mark, "", format));
+            SafeWrite.write(target, out -> ThreeMfFile.write(items.stream().map(i -> new ThreeMfFile.Item(i.name.isEmpty() ? title : title + " " + i.name, i.mesh, i.count)).toList(),
+                    title, Map.of("Description", "Revision " + mark.substring(1) + ", " + part.material() + ", for upgrade “" + upgradeName + "”"), out));
+            written.add(target);
+            return written;
+        }
+        for (Item i : items) {
+            Path target = folder.resolve(fileName(name, mark, i.name, format));
+            SafeWrite.write(target, out -> StlFile.write(i.mesh, i.name.isEmpty() ? title : title + " " + i.name, out));
+            written.add(target);
+        }
+        return written;
     }
 
     /** Writes every part of a workshop in both formats and returns the files; parts that cannot be built are left out. */
     public static List<Path> writeAll(WorkshopState state, Shop shop, Path folder) throws IOException {
         Files.createDirectories(folder);
         List<Path> written = new ArrayList<>();
+        Set<String> names = new HashSet<>();
         for (Upgrade u : state.upgrades()) {
-            String mark = state.nextMark(u.id());
-            var form = Assessor.assess(u, shop, mark).form();
-            if (form.isEmpty()) {
-                continue;
-            }
-            Mesh mesh = SolidKernel.evaluate(form.get().solid(), Tolerances.USUAL);
-            for (Format f : Format.values()) {
-                Path target = folder.resolve(fileName(u, mark, f));
-                write(mesh, u, mark, f, target);
-                written.add(target);
+            for (PartDesign p : u.parts()) {
+                String mark = state.nextMark(u.id(), p.id());
+                List<Item> items = Item.of(new FactsOnce(Case.of(u, p.id(), shop, mark)).get(MeshesFact.MESHES).pieces());
+                String name = p.name();
+                for (int n = 2; !names.add(fileName(name, mark, "", Format.STL).toLowerCase(Locale.ROOT)); n++) {
+                    name = p.name() + " " + n;
+                }
+                for (Format f : items.isEmpty() ? new Format[0] : Format.values()) {
+                    written.addAll(write(items, p, name, u.name(), mark, f, folder));
+                }
             }
         }
         return written;

@@ -6,7 +6,7 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import tinperch.files.model.Stopped;
-import tinperch.workshop.edit.Latest;
+import tinperch.workshop.background.Latest;
 
 /** Reads models on its own thread, one at a time; asking for another, or stopping, gives up the one before. */
 public final class ModelReader implements AutoCloseable {

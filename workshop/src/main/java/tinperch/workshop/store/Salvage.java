@@ -11,19 +11,14 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 import tinperch.hardware.ScrewDrawer;
-import tinperch.machine.Machine;
-import tinperch.upgrade.Revision;
-import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 
 /** Tells whether a workshop file is damaged, and reads what can be read from a copy of it. */
@@ -59,10 +54,12 @@ final class Salvage {
             return Optional.empty();
         }
         List<String> lost = new ArrayList<>();
-        bodies(c, "machine", Machine.class, lost);
-        bodies(c, "upgrade", Upgrade.class, lost);
-        bodies(c, "revision", Revision.class, lost);
+        rows(c, lost).state(lost::add);
         return lost.isEmpty() ? Optional.empty() : Optional.of(lost.size() + " of its records cannot be read");
+    }
+
+    private static Rows rows(Connection c, List<String> lost) {
+        return new Rows(bodies(c, "machine", lost), bodies(c, "upgrade", lost), bodies(c, "revision", lost), drawer(c));
     }
 
     private static boolean has(Connection c, String table) {
@@ -79,14 +76,7 @@ final class Salvage {
         Path copy = copy(file);
         try (Connection c = readOnly(copy)) {
             List<String> lost = new ArrayList<>();
-            List<Machine> machines = bodies(c, "machine", Machine.class, lost);
-            List<Upgrade> upgrades = new ArrayList<>(bodies(c, "upgrade", Upgrade.class, lost));
-            Set<String> known = new HashSet<>(machines.stream().map(Machine::id).toList());
-            upgrades.removeIf(u -> !known.contains(u.machineId()));
-            List<Revision> revisions = new ArrayList<>(bodies(c, "revision", Revision.class, lost));
-            Set<String> alive = new HashSet<>(upgrades.stream().map(Upgrade::id).toList());
-            revisions.removeIf(r -> !alive.contains(r.upgradeId()));
-            return new WorkshopState(machines, upgrades, revisions, drawer(c));
+            return rows(c, lost).state(lost::add);
         } catch (SQLException e) {
             LOG.warn("Nothing could be read from {}", file, e);
             return WorkshopState.EMPTY;
@@ -107,16 +97,11 @@ final class Salvage {
         }
     }
 
-    private static <T> List<T> bodies(Connection c, String table, Class<T> type, List<String> lost) {
-        List<T> out = new ArrayList<>();
+    private static List<String> bodies(Connection c, String table, List<String> lost) {
+        List<String> out = new ArrayList<>();
         try (Statement s = c.createStatement(); ResultSet r = s.executeQuery("SELECT body FROM " + table)) {
             while (r.next()) {
-                try {
-                    // A damaged file was not migrated; readings were called otherwise before V2.
-                    out.add(WorkshopStore.parse(r.getString(1).replace("\"valueMm\":", "\"value\":"), type));
-                } catch (RuntimeException e) {
-                    lost.add(table);
-                }
+                out.add(String.valueOf(r.getString(1)));
             }
         } catch (SQLException e) {
             lost.add(table);

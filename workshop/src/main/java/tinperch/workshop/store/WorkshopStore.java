@@ -30,7 +30,7 @@ import tinperch.workshop.WorkshopState;
 
 /**
  * One workshop file. Confirmed edits survive a killed process (write-ahead log, full synchronisation). A damaged file is
- * never written to: a copy is read as far as it goes and shown read-only.
+ * never written to: a copy is read as far as it goes and shown read-only. Safe on any thread.
  */
 public final class WorkshopStore implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(WorkshopStore.class);
@@ -71,9 +71,7 @@ public final class WorkshopStore implements AutoCloseable {
                 LOG.warn("Migration of {} failed", file, e);
                 return salvage(file, "it was made by a newer version or changed by something else", lock);
             }
-            WorkshopStore store = new WorkshopStore(source.getConnection(), lock, null, null);
-            store.dropUnnamedMeshes();
-            return store;
+            return new WorkshopStore(source.getConnection(), lock, null, null);
         } catch (IOException | SQLException e) {
             throw new StoreFault("The workshop file " + file + " cannot be opened (" + e.getMessage()
                     + "). Nothing was changed. Check that the folder may be written to.", e);
@@ -133,27 +131,25 @@ public final class WorkshopStore implements AutoCloseable {
         return jdbi == null;
     }
 
-    /** Everything in the file. */
-    public WorkshopState load() {
+    /** Everything in the file. What was written by an earlier version is brought up to date and written back at once. */
+    public synchronized WorkshopState load() {
         if (salvaged != null) {
             return salvaged;
         }
-        return guarded(() -> jdbi.withHandle(h -> new WorkshopState(
-                h.createQuery("SELECT body FROM machine ORDER BY position").mapTo(String.class)
-                        .map(b -> parse(b, Machine.class)).list(),
-                h.createQuery("SELECT body FROM upgrade ORDER BY position").mapTo(String.class)
-                        .map(b -> parse(b, Upgrade.class)).list(),
-                h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, number").mapTo(String.class)
-                        .map(b -> parse(b, Revision.class)).list(),
-                drawer(h.createQuery("SELECT thread, lengths FROM drawer").mapToMap(String.class).list()))));
-    }
-
-    static <T> T parse(String body, Class<T> type) {
-        try {
-            return Json.read(body, type);
-        } catch (IOException e) {
-            throw new StoreFault("A row of the workshop file cannot be read: " + e.getMessage(), e);
-        }
+        return guarded(() -> {
+            Rows rows = jdbi.withHandle(h -> new Rows(
+                    h.createQuery("SELECT body FROM machine ORDER BY position").mapTo(String.class).list(),
+                    h.createQuery("SELECT body FROM upgrade ORDER BY position").mapTo(String.class).list(),
+                    h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, part_id, number").mapTo(String.class).list(),
+                    drawer(h.createQuery("SELECT thread, lengths FROM drawer").mapToMap(String.class).list())));
+            WorkshopState state = rows.state(lost -> {
+                throw new StoreFault("A row of the workshop file cannot be read: " + lost, null);
+            });
+            if (rows.isOld()) {
+                save(WorkshopState.EMPTY, state);
+            }
+            return state;
+        });
     }
 
     static ScrewDrawer drawer(List<java.util.Map<String, String>> rows) {
@@ -175,7 +171,7 @@ public final class WorkshopStore implements AutoCloseable {
      *
      * @throws StoreFault when the disk refuses
      */
-    public void save(WorkshopState before, WorkshopState after) {
+    public synchronized void save(WorkshopState before, WorkshopState after) {
         guarded(() -> {
             jdbi.useTransaction(h -> {
                 for (int i = 0; i < after.machines().size(); i++) {
@@ -199,18 +195,18 @@ public final class WorkshopStore implements AutoCloseable {
                 for (int i = 0; i < after.revisions().size(); i++) {
                     Revision r = after.revisions().get(i);
                     if (i >= before.revisions().size() || before.revisions().get(i) != r) {
-                        h.createUpdate("INSERT INTO revision (upgrade_id, number, kept_at, body) "
-                                        + "VALUES (:upgrade, :number, :at, :body) ON CONFLICT (upgrade_id, number) "
+                        h.createUpdate("INSERT INTO revision (upgrade_id, part_id, number, kept_at, body) "
+                                        + "VALUES (:upgrade, :part, :number, :at, :body) ON CONFLICT (upgrade_id, part_id, number) "
                                         + "DO UPDATE SET kept_at = :at, body = :body")
-                                .bind("upgrade", r.upgradeId()).bind("number", r.number())
+                                .bind("upgrade", r.upgradeId()).bind("part", r.partId()).bind("number", r.number())
                                 .bind("at", r.keptAt().toString()).bind("body", Json.text(r)).execute();
                     }
                 }
                 // What is gone from the new state: the undo of adding.
                 for (Revision r : before.revisions()) {
                     if (after.revisions().stream().noneMatch(
-                            k -> k.number() == r.number() && k.upgradeId().equals(r.upgradeId()))) {
-                        h.execute("DELETE FROM revision WHERE upgrade_id = ? AND number = ?", r.upgradeId(), r.number());
+                            k -> k.number() == r.number() && k.partId().equals(r.partId()) && k.upgradeId().equals(r.upgradeId()))) {
+                        h.execute("DELETE FROM revision WHERE upgrade_id = ? AND part_id = ? AND number = ?", r.upgradeId(), r.partId(), r.number());
                     }
                 }
                 for (Upgrade u : before.upgrades()) {
@@ -235,23 +231,18 @@ public final class WorkshopStore implements AutoCloseable {
     }
 
     /** Keeps the bytes of a mesh under its name; once kept they never change. */
-    public void keepMesh(MeshBlob blob) {
+    public synchronized void keepMesh(MeshBlob blob) {
         guarded(() -> jdbi.withHandle(h -> h.execute("INSERT INTO mesh (id, body) VALUES (?, ?) ON CONFLICT (id) DO NOTHING",
                 blob.id(), blob.bytes())));
     }
 
     /** The bytes of a kept mesh; empty when it is not there. */
-    public Optional<byte[]> mesh(String id) {
+    public synchronized Optional<byte[]> mesh(String id) {
         return jdbi == null ? Optional.empty() : guarded(() -> jdbi.withHandle(h -> h.createQuery("SELECT body FROM mesh WHERE id = :id")
                 .bind("id", id).mapTo(byte[].class).findFirst()));
     }
 
-    /** Meshes no machine names any more; undo cannot reach back past the opening of the file. */
-    private void dropUnnamedMeshes() {
-        jdbi.useHandle(h -> h.execute("DELETE FROM mesh WHERE NOT EXISTS (SELECT 1 FROM machine WHERE instr(body, mesh.id) > 0)"));
-    }
-
-    public Optional<String> preference(String name) {
+    public synchronized Optional<String> preference(String name) {
         if (jdbi == null) {
             return Optional.empty();
         }
@@ -259,7 +250,7 @@ public final class WorkshopStore implements AutoCloseable {
                 .bind("n", name).mapTo(String.class).findFirst()));
     }
 
-    public void setPreference(String name, String value) {
+    public synchronized void setPreference(String name, String value) {
         guarded(() -> jdbi.withHandle(h -> h.execute("INSERT INTO preference (name, value) VALUES (?, ?) "
                 + "ON CONFLICT (name) DO UPDATE SET value = excluded.value", name, value)));
     }
@@ -277,7 +268,7 @@ public final class WorkshopStore implements AutoCloseable {
     }
 
     @Override
-    public void close() {
+    public synchronized void close() {
         try {
             if (connection != null) {
                 connection.close();

@@ -1,4 +1,6 @@
-package tinperch.workshop.edit;
+package tinperch.workshop;
+
+import tinperch.workshop.background.Latest;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;

@@ -1,4 +1,4 @@
-package tinperch.workshop.edit;
+package tinperch.workshop.background;
 
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;

@@ -1,0 +1,160 @@
+package tinperch.workshop.engine;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import tinperch.check.Check;
+import tinperch.check.Finding;
+import tinperch.check.Remedy;
+import tinperch.check.Severity;
+import tinperch.fact.DrawingFact;
+import tinperch.fact.Facts;
+import tinperch.fact.FormFact;
+import tinperch.fact.Stop;
+import tinperch.judge.Assessment;
+import tinperch.judge.Checks;
+import tinperch.judge.Judge;
+import tinperch.judge.Prover;
+import tinperch.judge.Starts;
+import tinperch.part.PartDesign;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Shop;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.background.Crew;
+import tinperch.workshop.background.Latest;
+
+/**
+ * Finds out facts and judges parts in the background. What is looked at comes first: its drawing, then check by check, then remedies tried
+ * out; asking again stops what is under way. Everything else waits its turn behind.
+ */
+public final class FactEngine implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(FactEngine.class);
+    private static final long BETWEEN_NEWS_NS = 60_000_000;
+
+    private final FactMemory memory = new FactMemory();
+    private final AtomicLong asked = new AtomicLong();
+    private final Latest latest;
+    private final Crew behind;
+    private Map<Remedy, Assessment> leadsTo = Map.of();
+
+    /** Told what is found out about the case looked at, on the interface's thread. */
+    public interface Listener {
+        /** The drawing, or null when there is no part to draw. */
+        void drawn(DrawingFact.Drawing drawing);
+
+        /** All that is judged so far. */
+        void judged(Assessment assessment);
+    }
+
+    /** @param deliverOn where answers are handed over, the interface's thread */
+    public FactEngine(Executor deliverOn) {
+        latest = new Latest("facts", deliverOn);
+        behind = new Crew("facts behind", deliverOn);
+    }
+
+    /** Looks at a case; whatever was looked at before is stopped and its answers are not delivered. */
+    public void look(Case c, Listener listener) {
+        long number = asked.incrementAndGet();
+        leadsTo = Map.of();
+        Stop stop = () -> asked.get() != number;
+        latest.ask(ticket -> {
+            try {
+                answer(c, memory.of(c, stop), stop, ticket, listener);
+            } catch (Stop.Stopped e) {
+                LOG.trace("Stopped for a newer question");
+            } catch (RuntimeException e) {
+                LOG.error("A case could not be looked at", e);
+                ticket.deliver(() -> listener.judged(new Assessment(List.of(Finding.of("engine", Severity.CANT_TELL, "The part could not be judged",
+                        "The reckoning failed (" + e + "). Undo the last edit, or change another number.")), List.of())));
+            }
+        });
+    }
+
+    private void answer(Case c, Facts facts, Stop stop, Latest.Ticket ticket, Listener listener) {
+        Assessment now = new Assessment(List.of(), Checks.ALL.stream().map(Check::about).toList());
+        DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
+        ticket.deliver(() -> listener.drawn(drawing));
+        long news = System.nanoTime();
+        for (Check check : Checks.ALL) {
+            stop.check();
+            // Remedies stand once they have been tried out.
+            now = now.done(check.about(), Judge.ask(check, c, facts).stream().toList());
+            if (System.nanoTime() - news > BETWEEN_NEWS_NS && !now.pending().isEmpty()) {
+                news = tell(bare(now), ticket, listener);
+            }
+        }
+        Assessment judged = now;
+        tell(bare(judged), ticket, listener);
+        Map<Remedy, Assessment> ends = new HashMap<>();
+        for (Finding f : judged.findings()) {
+            if (f.severity() != Severity.FINE) {
+                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.of(k, stop), stop);
+                tried.forEach(t -> ends.put(t.remedy(), t.after()));
+                now = now.with(f.with(tried.stream().map(Prover.Tried::remedy).toList()));
+            }
+        }
+        Assessment proven = now;
+        ticket.deliver(() -> {
+            leadsTo = ends;
+            listener.judged(proven);
+        });
+    }
+
+    private static long tell(Assessment a, Latest.Ticket ticket, Listener listener) {
+        ticket.deliver(() -> listener.judged(a));
+        return System.nanoTime();
+    }
+
+    private static Assessment bare(Assessment a) {
+        return new Assessment(a.findings().stream().map(f -> f.with(List.of())).toList(), a.pending());
+    }
+
+    /** The judgement a remedy of the case looked at leads to; empty until it was tried out. On the interface's thread. */
+    public Optional<Assessment> after(Remedy remedy) {
+        return Optional.ofNullable(leadsTo.get(remedy));
+    }
+
+    /** Makes every answer still to come stale. */
+    public void lookAway() {
+        asked.incrementAndGet();
+        latest.cancel();
+        leadsTo = Map.of();
+    }
+
+    /** Judges a case when there is time. */
+    public void later(Case c, Consumer<Assessment> done) {
+        behind.give(() -> Judge.judge(c, memory.of(c, Stop.NEVER)), done);
+    }
+
+    /** Chooses what a new part begins with, when there is time. */
+    public void start(Upgrade upgrade, PartDesign part, Shop shop, Consumer<PartDesign> done) {
+        behind.give(() -> Starts.choose(upgrade, part, shop, c -> memory.of(c, Stop.NEVER)), done);
+    }
+
+    /** A drawing of any case when there is time, null when it has none. */
+    public void draw(Case c, Consumer<DrawingFact.Drawing> done) {
+        behind.give(() -> memory.of(c, Stop.NEVER).get(DrawingFact.DRAWING), done);
+    }
+
+    /** The form of a case, on the calling thread: no triangle is computed for it. */
+    public FormFact.Answer form(Case c) {
+        return memory.of(c, Stop.NEVER).get(FormFact.FORM);
+    }
+
+    /** Facts of a case on the calling thread, for whoever can wait. */
+    public Facts now(Case c) {
+        return memory.of(c, Stop.NEVER);
+    }
+
+    @Override
+    public void close() {
+        lookAway();
+        latest.close();
+    }
+}

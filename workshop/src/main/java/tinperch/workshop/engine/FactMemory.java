@@ -1,0 +1,108 @@
+package tinperch.workshop.engine;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import tinperch.fact.Fact;
+import tinperch.fact.Facts;
+import tinperch.fact.Stop;
+import tinperch.solid.kernel.Hands;
+import tinperch.solid.kernel.PlaneMemory;
+import tinperch.upgrade.Case;
+
+/** What was found out lately, by what it follows from; the oldest goes first. Safe on any thread. */
+final class FactMemory {
+    private static final int MOST_FACTS = 240;
+    private static final int MOST_SOLIDS = 24;
+    private static final Object NOTHING = new Object();
+
+    private final Map<Key, Object> known = oldestFirst(MOST_FACTS);
+    private final Map<String, PlaneMemory> solids = oldestFirst(MOST_SOLIDS);
+
+    private record Key(Fact<?> fact, Object inputs) {}
+
+    private static <K, V> Map<K, V> oldestFirst(int most) {
+        return new LinkedHashMap<>(64, 0.75f, true) {
+            private static final long serialVersionUID = 1L;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+                return size() > most;
+            }
+        };
+    }
+
+    private synchronized Object recall(Key key) {
+        return known.get(key);
+    }
+
+    private synchronized void keep(Key key, Object value) {
+        known.put(key, value);
+    }
+
+    private synchronized PlaneMemory solid(String name, Supplier<PlaneMemory> made) {
+        return solids.computeIfAbsent(name, k -> made.get());
+    }
+
+    /** All the processor's cores, each taking a few pieces at a time; each piece asks first whether it is still wanted. */
+    static Hands hands(Stop stop) {
+        return (count, work) -> {
+            AtomicInteger next = new AtomicInteger();
+            int few = Math.max(1, Math.min(8, count / 64));
+            IntStream.range(0, Math.min(count, Runtime.getRuntime().availableProcessors())).parallel().forEach(hand -> {
+                for (int i = next.getAndAdd(few); i < count; i = next.getAndAdd(few)) {
+                    stop.check();
+                    for (int k = i; k < Math.min(count, i + few); k++) {
+                        work.accept(k);
+                    }
+                }
+            });
+        };
+    }
+
+    /** The facts of a case on the calling thread. */
+    Facts of(Case c, Stop stop) {
+        return new Remembering(c, stop);
+    }
+
+    private final class Remembering implements Facts {
+        private final Case of;
+        private final Stop stop;
+
+        Remembering(Case of, Stop stop) {
+            this.of = of;
+            this.stop = stop;
+        }
+
+        @Override
+        @SuppressWarnings("unchecked")
+        public <T> T get(Fact<T> fact) {
+            Key key = new Key(fact, fact.inputs(of));
+            Object value = recall(key);
+            if (value == null) {
+                stop.check();
+                T made = fact.compute(of, this);
+                value = made == null ? NOTHING : made;
+                keep(key, value);
+            }
+            return value == NOTHING ? null : (T) value;
+        }
+
+        @Override
+        public Stop stop() {
+            return stop;
+        }
+
+        @Override
+        public Hands hands() {
+            return FactMemory.hands(stop);
+        }
+
+        @Override
+        public PlaneMemory memory(String name) {
+            return solid(of.upgrade().id() + "/" + of.part().id() + "/" + name, PlaneMemory::new);
+        }
+    }
+}

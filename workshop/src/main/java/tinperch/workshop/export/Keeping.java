@@ -1,0 +1,63 @@
+package tinperch.workshop.export;
+
+import java.time.LocalDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tinperch.fact.MeshesFact;
+import tinperch.files.FileFault;
+import tinperch.files.model.MeshBlob;
+import tinperch.solid.SinglePrecision;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Revision;
+import tinperch.workshop.Workshop;
+
+/** Keeping a revision with all it was made of, and getting its pieces back as they were. */
+public final class Keeping {
+    private Keeping() {}
+
+    /**
+     * A revision ready to be kept.
+     *
+     * @param blobs the meshes it names
+     */
+    public record Packed(Revision revision, List<MeshBlob> blobs) {}
+
+    /**
+     * Packs what is looked at; heavy, so not on the interface's thread.
+     *
+     * @param made its pieces, marked
+     */
+    public static Packed pack(Case c, List<MeshesFact.Made> made, int number, String reason, LocalDateTime at) {
+        List<MeshBlob> blobs = new ArrayList<>();
+        List<Revision.KeptPiece> pieces = new ArrayList<>();
+        for (PartExport.Item i : PartExport.Item.of(made)) {
+            MeshBlob blob = MeshBlob.of(SinglePrecision.of(i.mesh()));
+            blobs.add(blob);
+            pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
+        }
+        return new Packed(new Revision(c.upgrade().id(), c.part().id(), number, at.truncatedTo(ChronoUnit.SECONDS), reason, c.part(),
+                Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW), blobs);
+    }
+
+    /** Keeps a packed revision as one undoable edit. */
+    public static void keep(Workshop workshop, Packed packed) {
+        packed.blobs().forEach(workshop::keep);
+        workshop.edit("keep " + packed.revision().mark(), s -> s.with(packed.revision()));
+    }
+
+    /**
+     * The pieces of a kept revision as they were, empty when it was kept by an earlier version, without them.
+     *
+     * @throws FileFault when a mesh is lost or damaged
+     */
+    public static List<PartExport.Item> pieces(Workshop workshop, Revision r) throws FileFault {
+        List<PartExport.Item> all = new ArrayList<>();
+        for (Revision.KeptPiece p : r.pieces()) {
+            byte[] bytes = workshop.meshBytes(p.meshId()).orElseThrow(() -> new FileFault("The kept mesh of " + r.mark() + " is lost. Go back to a backup, or keep it anew."));
+            all.add(new PartExport.Item(p.name(), MeshBlob.mesh(bytes), p.count()));
+        }
+        return all;
+    }
+}

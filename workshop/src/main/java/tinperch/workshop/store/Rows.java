@@ -1,0 +1,95 @@
+package tinperch.workshop.store;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import tinperch.files.json.Json;
+import tinperch.hardware.ScrewDrawer;
+import tinperch.machine.Machine;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
+
+/** The bodies of a workshop's records, and how they become its state. */
+final class Rows {
+    private final List<String> machines;
+    private final List<String> upgrades;
+    private final List<String> revisions;
+    private final ScrewDrawer drawer;
+    private boolean old;
+
+    Rows(List<String> machines, List<String> upgrades, List<String> revisions, ScrewDrawer drawer) {
+        this.machines = machines;
+        this.upgrades = upgrades;
+        this.revisions = revisions;
+        this.drawer = drawer;
+    }
+
+    /** Whether some were written by an earlier version; known once the state was made. */
+    boolean isOld() {
+        return old;
+    }
+
+    /**
+     * The state; upgrades of lost machines and revisions of lost upgrades are left out.
+     *
+     * @param lost told of every record that cannot be read
+     */
+    WorkshopState state(Consumer<String> lost) {
+        List<ObjectNode> m = trees(machines, lost);
+        List<ObjectNode> u = trees(upgrades, lost);
+        old = u.stream().anyMatch(OldBodies::isOld);
+        OldBodies.upgrades(m, u);
+        List<Machine> all = read(m, Machine.class, lost);
+        Set<String> known = new HashSet<>(all.stream().map(Machine::id).toList());
+        List<Upgrade> their = new ArrayList<>(read(u, Upgrade.class, lost));
+        their.removeIf(x -> !known.contains(x.machineId()));
+        Set<String> alive = new HashSet<>(their.stream().map(Upgrade::id).toList());
+        List<Revision> kept = new ArrayList<>();
+        for (ObjectNode r : trees(revisions, lost)) {
+            try {
+                old |= OldBodies.isOld(r);
+                kept.add(OldBodies.isOld(r) ? OldBodies.revision(r, all) : Json.read(r, Revision.class));
+            } catch (IOException | RuntimeException e) {
+                lost.accept(e.getMessage());
+            }
+        }
+        kept.removeIf(r -> !alive.contains(r.upgradeId()));
+        return new WorkshopState(all, their, kept, drawer);
+    }
+
+    private static List<ObjectNode> trees(List<String> bodies, Consumer<String> lost) {
+        List<ObjectNode> all = new ArrayList<>();
+        for (String body : bodies) {
+            try {
+                // A damaged file was not migrated; readings were called otherwise before V2.
+                JsonNode tree = Json.tree(body.replace("\"valueMm\":", "\"value\":"));
+                if (tree instanceof ObjectNode o) {
+                    all.add(o);
+                } else {
+                    lost.accept("It is no record.");
+                }
+            } catch (IOException e) {
+                lost.accept(e.getMessage());
+            }
+        }
+        return all;
+    }
+
+    private static <T> List<T> read(List<ObjectNode> trees, Class<T> type, Consumer<String> lost) {
+        List<T> all = new ArrayList<>();
+        for (ObjectNode t : trees) {
+            try {
+                all.add(Json.read(t, type));
+            } catch (IOException | RuntimeException e) {
+                lost.accept(e.getMessage());
+            }
+        }
+        return all;
+    }
+}
