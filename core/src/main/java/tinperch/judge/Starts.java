@@ -14,6 +14,16 @@ import tinperch.upgrade.Upgrade;
 public final class Starts {
     private Starts() {}
 
+    /** A part that came from another machine: as it is where nothing stops it, else as a new one of its kind would begin. */
+    public static PartDesign refit(Upgrade upgrade, PartDesign part, Shop shop, Function<Case, Facts> facts) {
+        Case c = Case.of(upgrade.with(part), part.id(), shop, "");
+        return stops(c, facts) == 0 ? part : choose(upgrade, part, shop, facts);
+    }
+
+    private static long stops(Case c, Function<Case, Facts> facts) {
+        return Judge.judge(c, facts.apply(c)).findings().stream().filter(f -> f.severity() == Severity.STOP && !f.id().startsWith("bed.")).count();
+    }
+
     /** The part with its values. Where it is printed does not count. */
     public static PartDesign choose(Upgrade upgrade, PartDesign part, Shop shop, Function<Case, Facts> facts) {
         Case first = Case.of(upgrade.with(part), part.id(), shop, "");
@@ -22,7 +32,7 @@ public final class Starts {
         long fewest = Long.MAX_VALUE;
         for (Values v : all) {
             Case c = Case.of(upgrade.with(part.with(v)), part.id(), shop, "");
-            long stops = Judge.judge(c, facts.apply(c)).findings().stream().filter(f -> f.severity() == Severity.STOP && !f.id().startsWith("bed.")).count();
+            long stops = stops(c, facts);
             if (stops < fewest) {
                 fewest = stops;
                 best = part.with(v);

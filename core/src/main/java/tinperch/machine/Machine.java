@@ -35,7 +35,13 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
         Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models) {
     public Machine {
-        materials = List.copyOf(materials);
+        // A machine written by hand may have no more than an id and a name.
+        kind = kind == null ? Kind.OTHER : kind;
+        summary = summary == null ? "" : summary;
+        usableMm = usableMm == null ? new Space(0, 0, 0) : usableMm;
+        state = state == null ? State.FIT : state;
+        stateNote = stateNote == null ? "" : stateNote;
+        materials = materials == null ? List.of() : List.copyOf(materials);
         // Machines kept by an earlier version lack what came later.
         book = book == null ? Book.EMPTY : book;
         surroundings = surroundings == null ? Surroundings.NONE : surroundings;
@@ -93,6 +99,12 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
 
     public boolean prints() {
         return nozzleMm > 0 && kind.mayPrint();
+    }
+
+    /** The same machine under another id: where a shared one meets another of the same. */
+    public Machine withId(String next) {
+        return new Machine(next, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
+                surroundings, buildMm, enclosed, inPiecesFor, sheets, models);
     }
 
     public Machine withName(String next) {

@@ -74,6 +74,11 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         return of(draft.upgrade(), part.id(), new Shop(machines, hardware, draft.drawer(), models), recipe.mark());
     }
 
+    /** The same case with a part of another recipe: one that was kept. */
+    public Case with(Recipe kept) {
+        return new Case(upgrade, part, kept, machine, printers, hardware, drawer, models);
+    }
+
     /** What a change begins with. */
     public Draft draft() {
         return new Draft(upgrade, part.id(), machine, drawer);

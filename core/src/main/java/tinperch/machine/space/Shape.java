@@ -32,6 +32,11 @@ public final class Shape {
         return new Shape(meshes.of(n), n.form() == Neighbour.Form.BOX);
     }
 
+    /** The shape of any mesh that stands where it is with all axes at zero. */
+    public static Shape of(Mesh mesh) {
+        return new Shape(mesh, false);
+    }
+
     /** Makes everything now, on the calling thread. */
     public Shape ready() {
         edges();

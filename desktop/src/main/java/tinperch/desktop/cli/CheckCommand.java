@@ -1,51 +1,97 @@
 package tinperch.desktop.cli;
 
 import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import tinperch.check.Finding;
 import tinperch.check.Margin;
+import tinperch.check.Remedy;
+import tinperch.check.Severity;
 import tinperch.files.json.Json;
-import tinperch.upgrade.Assessor;
+import tinperch.judge.Judge;
+import tinperch.part.PartDesign;
+import tinperch.part.PartProblem;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Upgrade;
 
 /** Prints the findings of every part, tightest first. */
 @CommandLine.Command(name = "check", mixinStandardHelpOptions = true,
-        description = "Prints the findings of every part. Ends with 2 when there is a Stop.")
+        description = "Prints the findings of every part. Ends with 2 when something stops, 3 when something cannot be told, 1 when the file cannot be read.")
 public final class CheckCommand implements Callable<Integer> {
     @CommandLine.Mixin
     private DemoOption workshop = new DemoOption();
 
+    @CommandLine.Parameters(arity = "0..1", paramLabel = "FILE", description = "a workshop file (docs/WORKSHOP-FORMAT.md) instead of your own workshop")
+    private Path file;
+
     @CommandLine.Option(names = "--json", description = "as JSON")
     private boolean json;
 
-    /** One upgrade's findings as printed. */
-    record Report(String upgrade, String machine, List<Finding> findings) {}
+    /** One part's findings as printed. */
+    record Report(String machine, String upgrade, String part, List<Said> findings) {}
+
+    /** A finding as documented in docs/WORKSHOP-FORMAT.md. */
+    record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies) {
+        static Said of(Finding f) {
+            Optional<Margin> m = f.margin();
+            return new Said(f.severity().name().toLowerCase(java.util.Locale.ROOT), f.id(), f.what(), f.why(), m.map(Margin::value).orElse(null),
+                    m.map(Margin::limit).orElse(null), m.map(x -> x.unit().symbol()).orElse(null), f.pieceId(), f.feature(), f.remedies().stream().map(Cure::of).toList());
+        }
+    }
+
+    /** A remedy: what it changes and what it leaves. */
+    record Cure(String label, List<String> changes, String leaves) {
+        static Cure of(Remedy r) {
+            return new Cure(r.label(), r.changes().stream().map(Object::toString).toList(), r.leaves());
+        }
+    }
 
     @Override
     public Integer call() throws IOException {
-        List<Report> reports = workshop.look((state, shop) -> state.upgrades().stream().map(u -> new Report(u.name(),
-                state.machine(u.machineId()).orElseThrow().name(), Assessor.assess(u, shop, state.nextMark(u.id())).findings())).toList());
+        List<String> problems = new ArrayList<>();
+        List<Report> reports = workshop.look(file, seen -> {
+            problems.addAll(seen.problems());
+            List<Report> all = new ArrayList<>();
+            for (Upgrade u : seen.state().upgrades()) {
+                for (PartDesign p : u.parts()) {
+                    all.add(new Report(seen.state().machine(u.machineId()).map(m -> m.name()).orElse(""), u.name(), p.name(),
+                            findings(u, p, seen).stream().map(Said::of).toList()));
+                }
+            }
+            return all;
+        });
         if (json) {
-            System.out.println(Json.pretty(Map.of("upgrades", reports)));
+            System.out.println(Json.pretty(Map.of("parts", reports, "problems", problems)));
         } else {
+            problems.forEach(x -> System.out.println("! " + x));
             reports.forEach(CheckCommand::print);
         }
-        boolean stop = reports.stream().flatMap(r -> r.findings().stream())
-                .anyMatch(f -> f.word() == tinperch.check.Word.STOP);
-        return stop ? 2 : 0;
+        return worst(reports, problems);
+    }
+
+    private static List<Finding> findings(Upgrade u, PartDesign p, DemoOption.Seen seen) {
+        try {
+            return Judge.thorough(Case.of(u, p.id(), seen.shop(), seen.state().nextMark(u.id(), p.id()))).findings();
+        } catch (PartProblem e) {
+            return List.of(Finding.of("case", Severity.CANT_TELL, "The part could not be looked at", e.getMessage()));
+        }
+    }
+
+    private static int worst(List<Report> reports, List<String> problems) {
+        List<String> all = reports.stream().flatMap(r -> r.findings.stream()).map(Said::severity).toList();
+        return all.contains("stop") ? 2 : all.contains("cant_tell") || !problems.isEmpty() ? 3 : 0;
     }
 
     private static void print(Report r) {
-        System.out.println(r.machine + ": " + r.upgrade);
-        for (Finding f : r.findings) {
-            System.out.printf("  %-5s %s (%s)%n        %s%n", f.word().label(), f.what(),
-                    f.margin().map(Margin::sayMissing).orElse("–"), f.why());
-            f.remedies().forEach(m -> System.out.println("        → " + m.label()));
-        }
-        if (r.findings.isEmpty()) {
-            System.out.println("  no part yet");
+        System.out.println(r.machine + ": " + r.upgrade + ", " + r.part);
+        for (Said f : r.findings) {
+            System.out.printf("  %-10s %s%n             %s%n", Severity.valueOf(f.severity.toUpperCase(java.util.Locale.ROOT)).label(), f.what, f.why);
+            f.remedies.forEach(m -> System.out.println("             → " + m.label + (m.leaves.isEmpty() ? "" : " (" + m.leaves + ")")));
         }
     }
 }

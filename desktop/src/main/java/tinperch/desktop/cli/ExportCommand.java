@@ -18,7 +18,7 @@ public final class ExportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-        workshop.look((state, shop) -> PartExport.writeAll(state, shop, out)).forEach(System.out::println);
+        workshop.look(seen -> PartExport.writeAll(seen.state(), seen.shop(), out)).forEach(System.out::println);
         return 0;
     }
 }

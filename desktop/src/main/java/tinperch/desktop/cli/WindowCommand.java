@@ -3,7 +3,7 @@ package tinperch.desktop.cli;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
-import tinperch.desktop.TinPerchApp;
+import tinperch.desktop.window.TinPerchApp;
 import tinperch.workshop.store.DataFolder;
 
 /** Opens the window. */

@@ -3,7 +3,7 @@ package tinperch.desktop.machine;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
-import tinperch.desktop.Desk;
+import tinperch.desktop.desk.Desk;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.BookProblem;
 

@@ -7,7 +7,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.scene.control.ToggleButton;
-import tinperch.desktop.Desk;
+import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;

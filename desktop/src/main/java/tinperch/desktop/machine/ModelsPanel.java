@@ -27,14 +27,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
-import tinperch.check.Word;
-import tinperch.desktop.Actions;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.check.Severity;
+import tinperch.desktop.desk.Begin;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.look.WordBadge;
+import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.reading.Instruments;
 import tinperch.desktop.reading.ReadingCell;
 import tinperch.files.FileFault;
@@ -50,8 +50,9 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.MeshRounds;
+import tinperch.part.PartDesign;
+import tinperch.part.bind.Binding;
 import tinperch.upgrade.Revision;
-import tinperch.upgrade.Upgrade;
 import tinperch.workshop.background.Crew;
 import tinperch.workshop.model.ModelReader;
 import tinperch.workshop.model.ReadModel;
@@ -221,7 +222,7 @@ final class ModelsPanel extends Column implements View {
 
     private Node checks(Model m) {
         Model.Verdict verdict = m.verdict();
-        WordBadge badge = new WordBadge(verdict == Model.Verdict.AGREES ? Word.FINE : verdict == Model.Verdict.DISAGREES ? Word.STOP : Word.LOOK);
+        SeverityBadge badge = new SeverityBadge(verdict == Model.Verdict.AGREES ? Severity.FINE : verdict == Model.Verdict.DISAGREES ? Severity.STOP : Severity.LOOK);
         Label words = Ui.id(Ui.text(m.verdictWords()), "model-verdict-" + m.id());
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox head = new HBox(8, badge, words);
@@ -260,7 +261,7 @@ final class ModelsPanel extends Column implements View {
                 () -> use(m)), "model-use-" + m.id());
         use.setDisable(verdict == Model.Verdict.DISAGREES);
         Button remove = Ui.id(Ui.button("Remove", null, () -> remove(m)), "model-remove-" + m.id());
-        Button make = Ui.id(Ui.button("Make a part from it", "mdi2s-shape-outline", () -> Actions.addUpgrade(desk, machine(), m)),
+        Button make = Ui.id(Ui.button("Make a part from it", "mdi2s-shape-outline", () -> Begin.upgrade(desk, machine(), m)),
                 "model-make-" + m.id());
         Ui.tip(make, "Starts an upgrade whose part is this model, bored for your screws and your printer");
         make.setDisable(verdict == Model.Verdict.DISAGREES);
@@ -327,8 +328,8 @@ final class ModelsPanel extends Column implements View {
 
     /** The upgrade whose part, or one of whose kept revisions, is made from a model. */
     private Optional<String> madeFrom(Model m) {
-        return Stream.concat(desk.state().upgrades().stream(), desk.state().revisions().stream().map(Revision::state))
-                .filter(u -> u.part().filter(p -> p.base().equals(m.id())).isPresent()).map(Upgrade::name).findFirst();
+        Stream<PartDesign> parts = Stream.concat(desk.state().upgrades().stream().flatMap(u -> u.parts().stream()), desk.state().revisions().stream().map(Revision::part));
+        return parts.filter(p -> p.bindings().values().contains(new Binding.OfModel(m.id()))).map(PartDesign::name).findFirst();
     }
 
     /** Reads its file in another unit; what is made from it must not change its size behind its owner's back. */
@@ -337,7 +338,7 @@ final class ModelsPanel extends Column implements View {
         if (made.isPresent() && scale != m.scale()) {
             shown = null;
             refresh();
-            complain("The part of “" + made.get() + "” is made from it in " + Model.unitName(m.scale())
+            complain("“" + made.get() + "” is made from it in " + Model.unitName(m.scale())
                     + "; bring the file in once more to read it in another unit. Nothing was changed.");
             return;
         }
@@ -352,7 +353,7 @@ final class ModelsPanel extends Column implements View {
         }
         Optional<String> made = madeFrom(m);
         if (made.isPresent()) {
-            complain("The part of “" + made.get() + "” is made from it, or a kept revision is; it has to stay. Nothing was changed.");
+            complain("“" + made.get() + "” is made from it, or a kept revision is; it has to stay. Nothing was changed.");
             return;
         }
         edit("remove " + m.name(), k -> k.withoutModel(m.id()));

@@ -7,7 +7,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import tinperch.desktop.Desk;
+import tinperch.desktop.desk.Desk;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
 import tinperch.machine.Machine;

@@ -73,9 +73,13 @@ final class SpaceViews extends Drawing {
 
     void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
             String chosenId) {
-        if (next != space) {
-            reach = next.reach().orElse(null);
-        }
+        show(next, shapesOf, holesOf, at, chosenId, next == space ? reach : next.reach().orElse(null));
+    }
+
+    /** The same with only a part of space in view. */
+    void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
+            String chosenId, Bounds inView) {
+        reach = inView;
         space = next;
         shapes = shapesOf;
         holes = holesOf;
@@ -100,7 +104,12 @@ final class SpaceViews extends Drawing {
         side.x = left + s.x() * scale + GAP;
         side.y = front.y;
         for (View v : new View[] {plan, front, side}) {
+            g.save();
+            g.beginPath();
+            g.rect(v.x - 6, v.y - s.dot(v.up) * scale - GAP / 2 - 2, s.dot(v.right) * scale + 12, s.dot(v.up) * scale + GAP / 2 + 8);
+            g.clip();
             draw(g, v, p);
+            g.restore();
         }
     }
 

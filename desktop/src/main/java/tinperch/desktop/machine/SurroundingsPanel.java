@@ -20,8 +20,8 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.StillLabel;
@@ -100,7 +100,7 @@ final class SurroundingsPanel extends Column implements View {
             columns.getColumnConstraints().add(c);
         }
         columns.setHgap(24);
-        table = new Turntable(desk.theme(), "zones", feature -> choose(feature.strip()));
+        table = new Turntable(desk.theme(), "zones", face -> choose(face.feature().strip()));
         table.setPrefHeight(310);
         table.setMinHeight(200);
         VBox left = new Column(6, views, new StillLabel(tightest, 1), strips, axes.folded());

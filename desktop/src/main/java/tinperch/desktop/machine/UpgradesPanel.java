@@ -1,6 +1,7 @@
 package tinperch.desktop.machine;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -8,17 +9,18 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
-import tinperch.check.Word;
-import tinperch.desktop.Actions;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
-import tinperch.desktop.View;
+import tinperch.check.Severity;
+import tinperch.desktop.desk.Begin;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.look.WordBadge;
+import tinperch.desktop.look.SeverityBadge;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.upgrade.Assessor;
+import tinperch.judge.Assessment;
+import tinperch.part.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
@@ -34,7 +36,7 @@ final class UpgradesPanel extends Column implements View {
         this.machineId = machineId;
         getStyleClass().add("panel");
         Button start = Ui.id(Ui.button("Start an upgrade", "mdi2p-plus",
-                () -> desk.machine().ifPresent(m -> Actions.addUpgrade(desk, m))), "start-upgrade");
+                () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))), "start-upgrade");
         start.getStyleClass().add("accent");
         Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
         getChildren().addAll(new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), rows);
@@ -50,19 +52,14 @@ final class UpgradesPanel extends Column implements View {
     }
 
     private Node row(Upgrade u) {
-        List<Finding> findings = Assessor.assess(u, desk.workshop().shop(), desk.state().nextMark(u.id())).findings();
         List<Revision> kept = desk.state().revisionsOf(u.id());
         Label name = Ui.label(u.name(), "strong");
         Label life = Ui.label(kept.isEmpty() ? "no revision kept yet" : kept.size() + (kept.size() == 1 ? " revision, " : " revisions, ")
                 + Quantity.show(kept.stream().mapToDouble(r -> r.life().hours()).sum(), Unit.HOURS) + " together", "faint");
         HBox margin = new HBox(8);
-        if (findings.isEmpty()) {
-            margin.getChildren().add(Ui.label(u.sheets().isEmpty() ? "Nothing measured yet" : "Measured; no part yet", "faint"));
-        } else {
-            Finding f = findings.get(0);
-            long stops = findings.stream().filter(x -> x.word() == Word.STOP).count();
-            margin.getChildren().addAll(new WordBadge(f.word()), Ui.label(f.what()
-                    + (stops > 1 ? " (and " + (stops - 1) + " more)" : "")));
+        margin.getChildren().add(Ui.label(u.parts().isEmpty() ? "No part yet" : "Being judged …", "faint"));
+        for (PartDesign p : u.parts()) {
+            desk.caseOf(u, p.id()).ifPresent(c -> desk.engine().later(c, a -> tell(margin, a)));
         }
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
         VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
@@ -72,7 +69,18 @@ final class UpgradesPanel extends Column implements View {
         open.setAccessibleText("Open " + u.name());
         open.getStyleClass().add("upgrade-row");
         open.setMaxWidth(Double.MAX_VALUE);
-        open.setOnAction(e -> desk.goTo(u, u.part().isPresent() ? Station.SHAPE : Station.TROUBLE));
+        open.setOnAction(e -> desk.goTo(u, u.parts().isEmpty() ? Station.TROUBLE : Station.SHAPE));
         return open;
+    }
+
+    /** The tightest margin of all parts judged so far. */
+    private static void tell(HBox margin, Assessment a) {
+        Finding known = margin.getProperties().get("tightest") instanceof Finding f ? f : null;
+        Optional<Finding> tightest = a.findings().stream().findFirst().filter(f -> known == null || Finding.tightestFirst(f, known) < 0);
+        tightest.ifPresent(f -> {
+            long stops = a.count(Severity.STOP);
+            margin.getProperties().put("tightest", f);
+            margin.getChildren().setAll(new SeverityBadge(f.severity()), Ui.label(f.what() + (stops > 1 ? " (and " + (stops - 1) + " more)" : "")));
+        });
     }
 }

@@ -3,9 +3,9 @@ package tinperch.desktop.machine;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Actions;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Begin;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Ui;
 
 /** What an empty workshop shows. */
@@ -14,7 +14,7 @@ public final class Welcome extends VBox implements View {
         super(14);
         getStyleClass().add("welcome");
         setAlignment(Pos.CENTER_LEFT);
-        Button add = Ui.id(Ui.button("Add your first machine", "mdi2p-plus", () -> Actions.addMachine(desk)), "welcome-add");
+        Button add = Ui.id(Ui.button("Add your first machine", "mdi2p-plus", () -> Begin.machine(desk)), "welcome-add");
         add.getStyleClass().add("accent");
         getChildren().addAll(Ui.label("An empty workshop", "title"),
                 Ui.text("Begin with the machine that troubles you: what it is, how large a part it can print, whether it is in "

@@ -19,28 +19,34 @@ import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
 import tinperch.check.Margin;
 import tinperch.check.Remedy;
-import tinperch.check.Word;
-import tinperch.desktop.Desk;
+import tinperch.check.Severity;
+import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Scroller;
+import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.look.WordBadge;
-import tinperch.upgrade.Assessment;
+import tinperch.fact.DrawingFact;
+import tinperch.judge.Assessment;
 
-/** The findings of the upgrade looked at, tightest first; in view on every station. */
+/** The findings of the part looked at, tightest first; in view on every station. They arrive as they are judged. */
 public final class MarginsTray extends VBox {
     private static final double REMEDY_WIDTH = 270;
-
     private static final PseudoClass EMPTY = PseudoClass.getPseudoClass("empty");
 
     private final Desk desk;
     private final Label count = Ui.id(Ui.label("", "faint"), "tray-count");
     private final Label after = Ui.label("", "after");
     private final VBox rows = new VBox();
-    private final Map<String, MarginBar> bars = new HashMap<>();
+    private Map<String, Row> shown = new HashMap<>();
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> fill();
     private final ChangeListener<Assessment> onPreview = (o, a, b) -> showPreview(b);
-    private final ChangeListener<Palette> onPalette = (o, a, b) -> fill();
+    private final ChangeListener<Palette> onPalette = (o, a, b) -> {
+        shown = new HashMap<>();
+        fill();
+    };
+
+    /** A finding's row; it stays as long as its finding does. */
+    private record Row(Finding finding, Node node, Optional<MarginBar> bar) {}
 
     public MarginsTray(Desk desk) {
         this.desk = desk;
@@ -65,39 +71,50 @@ public final class MarginsTray extends VBox {
     }
 
     private void fill() {
-        List<Finding> findings = desk.assessmentProperty().get().findings();
-        count.setText(findings.isEmpty() ? "" : tally(findings));
-        pseudoClassStateChanged(EMPTY, findings.isEmpty());
-        rows.getChildren().clear();
-        bars.clear();
-        for (int i = 0; i < findings.size(); i++) {
-            rows.getChildren().add(row(findings.get(i), i));
+        Assessment now = desk.assessmentProperty().get();
+        List<Finding> findings = now.findings();
+        count.setText(findings.isEmpty() && now.pending().isEmpty() ? "" : tally(now));
+        boolean empty = findings.isEmpty() && now.pending().isEmpty();
+        pseudoClassStateChanged(EMPTY, empty);
+        Map<String, Row> next = new HashMap<>();
+        List<Node> nodes = new java.util.ArrayList<>();
+        for (Finding f : findings) {
+            Row known = shown.get(f.id());
+            Row row = known != null && known.finding.equals(f) ? known : row(f);
+            next.put(f.id(), row);
+            nodes.add(row.node);
         }
-        if (findings.isEmpty()) {
-            Label none = Ui.text(desk.upgrade().flatMap(u -> u.part()).isPresent() ? "Nothing to judge."
-                    : "There is no part yet. Measure what it must hold, then choose a kind of part on the Shape station.", "faint");
+        shown = next;
+        if (empty) {
+            Label none = Ui.text(desk.part().isPresent() ? "Nothing to judge." : "There is no part yet. Choose a kind of part on the Shape station; it is made at once "
+                    + "from usual sizes and can be measured afterwards.", "faint");
             none.getStyleClass().add("tray-empty");
-            rows.getChildren().add(none);
+            nodes.add(none);
+        }
+        if (!rows.getChildren().equals(nodes)) {
+            rows.getChildren().setAll(nodes);
         }
     }
 
-    private static String tally(List<Finding> findings) {
+    private static String tally(Assessment a) {
         StringBuilder s = new StringBuilder();
-        for (Word w : Word.values()) {
-            long n = findings.stream().filter(f -> f.word() == w).count();
-            if (n > 0) {
-                s.append(s.length() == 0 ? "" : " · ").append(n).append(' ').append(w.label());
+        for (Severity w : Severity.values()) {
+            if (a.count(w) > 0) {
+                s.append(s.length() == 0 ? "" : " · ").append(a.count(w)).append(' ').append(w.label());
             }
+        }
+        if (!a.pending().isEmpty()) {
+            return s + (s.length() == 0 ? "" : " · ") + "judging " + String.join(", ", a.pending()) + " …";
         }
         return s + ", tightest first";
     }
 
-    private Node row(Finding f, int index) {
+    private Row row(Finding f) {
         GridPane g = new GridPane();
-        g.getStyleClass().addAll("finding", "finding-" + f.word().name().toLowerCase(java.util.Locale.ROOT));
+        g.getStyleClass().addAll("finding", "finding-" + f.severity().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
         Ui.id(g, "finding-" + f.id());
         g.setHgap(14);
-        ColumnConstraints badge = new ColumnConstraints(70);
+        ColumnConstraints badge = new ColumnConstraints(84);
         ColumnConstraints what = new ColumnConstraints();
         what.setHgrow(Priority.ALWAYS);
         what.setMinWidth(180);
@@ -109,14 +126,10 @@ public final class MarginsTray extends VBox {
         remedies.setMinWidth(REMEDY_WIDTH);
         g.getColumnConstraints().addAll(badge, what, bar, remedies);
         VBox text = new VBox(1, Ui.text(f.what(), "finding-what"), Ui.text(f.why(), "finding-why"));
-        g.add(new WordBadge(f.word()), 0, 0);
+        g.add(new SeverityBadge(f.severity()), 0, 0);
         g.add(text, 1, 0);
-        Optional<Margin> margin = f.margin();
-        if (margin.isPresent()) {
-            MarginBar b = new MarginBar(desk.theme(), margin.get());
-            bars.put(f.id(), b);
-            g.add(b, 2, 0);
-        }
+        Optional<MarginBar> margin = f.margin().map(m -> new MarginBar(desk.theme(), m));
+        margin.ifPresent(b -> g.add(b, 2, 0));
         FlowPane buttons = new FlowPane(6, 4);
         buttons.setAlignment(Pos.CENTER_LEFT);
         for (int i = 0; i < f.remedies().size(); i++) {
@@ -126,15 +139,23 @@ public final class MarginsTray extends VBox {
         }
         g.add(buttons, 3, 0);
         if (!f.feature().isEmpty()) {
-            g.setOnMouseEntered(e -> desk.litProperty().set(f.feature()));
+            g.setOnMouseEntered(e -> desk.litProperty().set(lit(f)));
             g.setOnMouseExited(e -> desk.litProperty().set(""));
         }
-        return g;
+        return new Row(f, g, margin);
+    }
+
+    private String lit(Finding f) {
+        DrawingFact.Drawing d = desk.drawingProperty().get();
+        return d != null && d.pieces().size() > 1 ? f.pieceId() + DrawingFact.OF + f.feature() : f.feature();
     }
 
     private Button remedy(Remedy r, String id) {
         Button b = Ui.id(new Button(r.label()), id);
-        Ui.tip(b, r.label());
+        if (!r.leaves().isEmpty()) {
+            Ui.tip(b, "It helps, but leaves something: " + r.leaves());
+            b.setText(r.label() + " …");
+        }
         b.getStyleClass().add("remedy");
         b.setOnAction(e -> desk.apply(r));
         b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? r : null));
@@ -143,9 +164,8 @@ public final class MarginsTray extends VBox {
     }
 
     private void showPreview(Assessment next) {
-        after.setText(next == null ? "" : "With this remedy: " + tally(next.findings()).replace(", tightest first", ""));
-        bars.forEach((id, bar) -> bar.preview(next == null ? null
-                : next.findings().stream().filter(f -> f.id().equals(id)).findFirst().flatMap(Finding::margin)
-                        .orElse(null)));
+        after.setText(next == null ? "" : "With this remedy: " + tally(next).replace(", tightest first", ""));
+        shown.forEach((id, row) -> row.bar.ifPresent(bar -> bar.preview(next == null ? null
+                : next.findings().stream().filter(f -> f.id().equals(id)).findFirst().flatMap(Finding::margin).orElse(null))));
     }
 }

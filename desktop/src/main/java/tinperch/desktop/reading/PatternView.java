@@ -155,6 +155,19 @@ final class PatternView implements SheetSide {
     }
 
     @Override
+    public Optional<Node> firstMissing() {
+        List<Jaw> jaws = byCentres ? List.of(Jaw.CENTRES) : List.of(Jaw.OUTSIDE, Jaw.INSIDE);
+        for (HolePair p : List.of(HolePair.AB, HolePair.AD, HolePair.AC, HolePair.BC, HolePair.DC, HolePair.BD)) {
+            for (Jaw j : jaws) {
+                if (sheet().at(p, j).isEmpty()) {
+                    return Optional.of(cells.get(PatternSheet.cell(p, j)).field());
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    @Override
     public void refresh(Entry now) {
         boolean other = entry == null || !entry.key().equals(now.key());
         entry = now;

@@ -16,8 +16,8 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
@@ -85,6 +85,21 @@ public final class ReadingsPane extends BorderPane implements View {
     private void open(String next) {
         key = next;
         refresh();
+    }
+
+    /** Opens a sheet by its key and gives its first missing cell the focus. */
+    public void openSheet(String sheetKey) {
+        open(sheetKey);
+        focusFirstMissing();
+    }
+
+    /** The first cell without a reading gets the keyboard: digits and Enter, nothing else. */
+    public void focusFirstMissing() {
+        javafx.application.Platform.runLater(() -> {
+            if (shown != null) {
+                shown.firstMissing().ifPresent(Node::requestFocus);
+            }
+        });
     }
 
     private void remove() {

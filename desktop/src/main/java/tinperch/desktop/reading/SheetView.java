@@ -3,6 +3,7 @@ package tinperch.desktop.reading;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -73,6 +74,12 @@ final class SheetView implements SheetSide {
     @Override
     public Node side() {
         return side;
+    }
+
+    @Override
+    public Optional<Node> firstMissing() {
+        return entry.sheet().missing().stream().map(SheetCell::cell).findFirst().or(() -> cells.keySet().stream().filter(c -> entry.sheet().at(c).isEmpty()).findFirst())
+                .map(c -> cells.get(c).field());
     }
 
     @Override

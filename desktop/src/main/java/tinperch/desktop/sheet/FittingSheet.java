@@ -15,17 +15,22 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
-import tinperch.desktop.Desk;
+import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
-import tinperch.part.Dimension;
+import tinperch.part.NumberParam;
+import tinperch.part.form.Dimension;
+import tinperch.part.form.Piece;
+import tinperch.fact.DrawingFact;
+import tinperch.fact.DrawingFact.Drawing;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
-import tinperch.solid.view.HiddenLines.Piece;
-import tinperch.workshop.edit.PictureWorker.Picture;
+import tinperch.solid.view.FeatureEdges;
+import tinperch.solid.view.HiddenLines;
 
 /**
  * The part in three drawn views to one scale — from above, the front below it, the side beside that — with its
@@ -38,14 +43,16 @@ public final class FittingSheet extends Pane {
     private final Desk desk;
     private final Canvas canvas = new Canvas();
     private final Turntable turntable;
-    private final BiFunction<String, String, Optional<String>> edit;
-    private final Function<String, String> hint;
+    private final BiFunction<NumberParam, String, Optional<String>> edit;
+    private final Function<NumberParam, String> hint;
     private final Map<Dimension, Region> tags = new LinkedHashMap<>();
     private final List<Node> titles = new ArrayList<>();
-    private final ChangeListener<Picture> onPicture = (o, a, b) -> show(b);
+    private final ChangeListener<Drawing> onDrawing = (o, a, b) -> show(b);
     private final ChangeListener<String> onLit;
     private final ChangeListener<Palette> onPalette = (o, a, b) -> requestLayout();
-    private Picture picture;
+    private Drawing drawing;
+    private double pull;
+    private String alone = "";
     private double scale = 1;
     private double leftX;
     private double topY;
@@ -56,10 +63,10 @@ public final class FittingSheet extends Pane {
      * @param edit sets a parameter from text; answers why not, or empty
      * @param above what the view from above is called
      * @param hint what a parameter does
-     * @param picked told the feature clicked on in the turntable
+     * @param picked told the face clicked on in the turntable
      */
-    public FittingSheet(Desk desk, String above, BiFunction<String, String, Optional<String>> edit, Function<String, String> hint,
-            Consumer<String> picked) {
+    public FittingSheet(Desk desk, String above, BiFunction<NumberParam, String, Optional<String>> edit, Function<NumberParam, String> hint,
+            Consumer<Turntable.Picked> picked) {
         this.desk = desk;
         this.edit = edit;
         this.hint = hint;
@@ -78,26 +85,22 @@ public final class FittingSheet extends Pane {
             titles.add(l);
             getChildren().add(l);
         }
-        desk.pictureProperty().addListener(onPicture);
+        desk.drawingProperty().addListener(onDrawing);
         desk.litProperty().addListener(onLit);
         desk.theme().paletteProperty().addListener(onPalette);
-        show(desk.pictureProperty().get());
+        show(desk.drawingProperty().get());
     }
 
     /** Lets go of the desk. */
     public void leave() {
-        desk.pictureProperty().removeListener(onPicture);
+        desk.drawingProperty().removeListener(onDrawing);
         desk.litProperty().removeListener(onLit);
         desk.theme().paletteProperty().removeListener(onPalette);
     }
 
-    private void show(Picture next) {
-        picture = next;
-        if (next == null) {
-            turntable.show(null, List.of(), List.of(), null);
-        } else {
-            turntable.show(next.mesh(), next.edges(), next.held(), next.mesh().bounds());
-        }
+    private void show(Drawing next) {
+        drawing = next;
+        showTurntable();
         List<Dimension> wanted = next == null ? List.of() : next.form().dimensions();
         Map<Dimension, Region> old = new LinkedHashMap<>(tags);
         getChildren().removeIf(n -> tags.containsValue(n) && !(n instanceof DimensionTag t && t.isOpen()));
@@ -105,10 +108,10 @@ public final class FittingSheet extends Pane {
         for (Dimension d : wanted) {
             Region tag = keptOpen(old, d);
             if (tag == null) {
-                String text = Quantity.plain(length(d), Unit.MM);
-                tag = d.key().isPresent()
-                        ? new DimensionTag(d.key().get(), text, hint.apply(d.key().get()) + " · "
-                                + Quantity.inches(length(d)), typed -> edit.apply(d.key().get(), typed))
+                String text = Quantity.plain(d.lengthMm(), Unit.MM);
+                tag = d.param().isPresent()
+                        ? new DimensionTag(d.param().get().key(), text, hint.apply(d.param().get()) + " · "
+                                + Quantity.inches(d.lengthMm()), typed -> edit.apply(d.param().get(), typed))
                         : DimensionTag.fixed(text);
                 getChildren().add(tag);
             }
@@ -117,24 +120,43 @@ public final class FittingSheet extends Pane {
         requestLayout();
     }
 
+    /** Pulls the pieces apart on the turntable: 0 together, 1 as far as they go. */
+    public void pullApart(double share) {
+        pull = share;
+        showTurntable();
+    }
+
+    /** Shows one piece alone on the turntable, or all for an empty id. */
+    public void showAlone(String pieceId) {
+        alone = pieceId;
+        showTurntable();
+    }
+
+    private void showTurntable() {
+        if (drawing == null) {
+            turntable.show(null, List.of(), List.of(), null);
+            return;
+        }
+        List<Piece> pieces = drawing.form().pieces();
+        List<Integer> shown = java.util.stream.IntStream.range(0, pieces.size()).filter(i -> alone.isEmpty() || pieces.get(i).id().equals(alone)).boxed().toList();
+        if (pieces.size() == 1 || pull == 0 && shown.size() == pieces.size() || shown.isEmpty()) {
+            turntable.show(drawing.mesh(), drawing.edges(), drawing.held(), drawing.mesh().bounds());
+            return;
+        }
+        Mesh apart = Mesh.gathered(shown.stream().map(drawing.placed()::get).toList(), shown.stream().map(i -> pieces.get(i).pull().times(pull)).toList(),
+                (k, feature) -> pieces.get(shown.get(k)).id() + DrawingFact.OF + feature);
+        turntable.show(apart, FeatureEdges.of(apart), pull > 0 || !alone.isEmpty() ? List.of() : drawing.held(), apart.bounds());
+    }
+
     /** A tag being typed in stays through a redraw. */
     private static Region keptOpen(Map<Dimension, Region> old, Dimension d) {
         for (Map.Entry<Dimension, Region> e : old.entrySet()) {
-            if (e.getValue() instanceof DimensionTag t && t.isOpen() && e.getKey().key().equals(d.key())
+            if (e.getValue() instanceof DimensionTag t && t.isOpen() && e.getKey().param().equals(d.param())
                     && e.getKey().view() == d.view()) {
                 return t;
             }
         }
         return null;
-    }
-
-    private static double length(Dimension d) {
-        Vec3 v = d.to().minus(d.from());
-        return switch (d.view()) {
-            case TOP -> d.along() ? Math.abs(v.x()) : Math.abs(v.y());
-            case FRONT -> d.along() ? Math.abs(v.x()) : Math.abs(v.z());
-            case SIDE -> d.along() ? Math.abs(v.y()) : Math.abs(v.z());
-        };
     }
 
     @Override
@@ -145,13 +167,13 @@ public final class FittingSheet extends Pane {
         canvas.setHeight(h);
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, w, h);
-        boolean any = picture != null && w > 120 && h > 120;
+        boolean any = drawing != null && w > 120 && h > 120;
         titles.forEach(t -> t.setVisible(any));
         turntable.setVisible(any);
         if (!any) {
             return;
         }
-        Bounds b = picture.mesh().bounds();
+        Bounds b = drawing.mesh().bounds();
         Vec3 size = b.size();
         scale = Math.min((w - 2 * PAD - GAP) / (size.x() + size.y()), (h - PAD - GAP - 34) / (size.y() + size.z()));
         scale = Math.max(0.2, scale);
@@ -159,9 +181,9 @@ public final class FittingSheet extends Pane {
         topY = 40 + b.max().y() * scale;
         frontY = 40 + size.y() * scale + GAP + b.max().z() * scale;
         sideX = PAD + size.x() * scale + GAP - b.min().y() * scale;
-        lines(g, picture.top(), leftX, topY);
-        lines(g, picture.front(), leftX, frontY);
-        lines(g, picture.side(), sideX, frontY);
+        lines(g, drawing.top(), leftX, topY);
+        lines(g, drawing.front(), leftX, frontY);
+        lines(g, drawing.side(), sideX, frontY);
         tags.forEach((d, tag) -> place(g, d, tag));
         double tx = PAD + size.x() * scale + GAP * 0.6;
         turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, frontY - b.max().z() * scale - 40));
@@ -177,12 +199,12 @@ public final class FittingSheet extends Pane {
         n.relocate(x, y);
     }
 
-    private void lines(GraphicsContext g, List<Piece> pieces, double ox, double oy) {
+    private void lines(GraphicsContext g, List<HiddenLines.Piece> pieces, double ox, double oy) {
         Palette p = desk.theme().palette();
         g.setLineWidth(0.8);
         g.setStroke(Color.web(p.faint(), 0.75));
         g.setLineDashes(3, 3);
-        for (Piece l : pieces) {
+        for (HiddenLines.Piece l : pieces) {
             if (!l.visible()) {
                 g.strokeLine(ox + l.x0() * scale, oy - l.y0() * scale, ox + l.x1() * scale, oy - l.y1() * scale);
             }
@@ -190,7 +212,7 @@ public final class FittingSheet extends Pane {
         g.setLineDashes();
         g.setLineWidth(1.4);
         g.setStroke(p.inkColour());
-        for (Piece l : pieces) {
+        for (HiddenLines.Piece l : pieces) {
             if (l.visible()) {
                 g.strokeLine(ox + l.x0() * scale, oy - l.y0() * scale, ox + l.x1() * scale, oy - l.y1() * scale);
             }
@@ -211,7 +233,7 @@ public final class FittingSheet extends Pane {
         double[] b = inView(d.view(), d.to());
         double out = d.outMm() >= 0 ? 1 : -1;
         double far = outPx(d);
-        g.setStroke(Color.web(desk.theme().palette().accent(), d.key().isPresent() ? 0.95 : 0.55));
+        g.setStroke(Color.web(desk.theme().palette().accent(), d.param().isPresent() ? 0.95 : 0.55));
         g.setLineWidth(1);
         tag.applyCss();
         tag.autosize();
@@ -245,7 +267,7 @@ public final class FittingSheet extends Pane {
 
     /** Dimensions that leave the outline far behind are counted from it; the number says how many rows out. */
     private double outPx(Dimension d) {
-        Bounds b = picture.mesh().bounds();
+        Bounds b = drawing.mesh().bounds();
         double reach = switch (d.view()) {
             case TOP -> d.along() ? (d.outMm() > 0 ? b.max().y() - Math.max(d.from().y(), d.to().y())
                     : Math.min(d.from().y(), d.to().y()) - b.min().y())

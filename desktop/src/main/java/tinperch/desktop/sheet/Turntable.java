@@ -26,7 +26,7 @@ import tinperch.solid.view.Camera;
 import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
-import tinperch.workshop.edit.PictureWorker;
+import tinperch.workshop.background.Helpers;
 
 /**
  * The part on a turntable: drag or arrow keys turn it, the wheel brings it nearer, a click finds the feature; a section opens
@@ -39,13 +39,13 @@ public final class Turntable extends Region {
     private static final int STILL = 2;
 
     private final Theme theme;
-    private final Rasteriser rasteriser = new Rasteriser(PictureWorker.HELPERS);
+    private final Rasteriser rasteriser = new Rasteriser(Helpers.ALL);
     private final Slider depth = Ui.id(new Slider(0.02, 0.98, 0.5), "cut-depth");
     private final ToggleButton[] cuts = new ToggleButton[3];
     private final ToggleButton held;
     private final HBox tools;
     private final ImageView view = new ImageView();
-    private final Consumer<String> picked;
+    private final Consumer<Picked> picked;
     private WritableImage image;
     private Mesh mesh;
     private List<FeatureEdges.Edge> edges = List.of();
@@ -67,9 +67,9 @@ public final class Turntable extends Region {
 
     /**
      * @param ghostName what the seen-through things are called on their button
-     * @param picked told the feature clicked on
+     * @param picked told the face clicked on
      */
-    public Turntable(Theme theme, String ghostName, Consumer<String> picked) {
+    public Turntable(Theme theme, String ghostName, Consumer<Picked> picked) {
         held = Ui.id(new ToggleButton(ghostName), "show-" + ghostName);
         this.theme = theme;
         this.picked = picked;
@@ -222,10 +222,18 @@ public final class Turntable extends Region {
         draw();
     }
 
+    /**
+     * A face that was clicked on.
+     *
+     * @param feature empty when the click met nothing
+     * @param normal the way it looks
+     */
+    public record Picked(String feature, Vec3 normal) {}
+
     private void pick(double x, double y) {
         int scale = image == null ? 1 : (int) Math.round(image.getWidth() / Math.max(1, getWidth()));
         int face = rasteriser.faceAt((int) (x * scale), (int) (y * scale));
-        picked.accept(face < 0 || mesh == null ? "" : mesh.faces().get(face).feature());
+        picked.accept(face < 0 || mesh == null ? new Picked("", Vec3.ZERO) : new Picked(mesh.faces().get(face).feature(), mesh.faces().get(face).normal()));
     }
 
     @Override

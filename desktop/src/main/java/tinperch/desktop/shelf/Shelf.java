@@ -13,9 +13,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Actions;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
+import tinperch.desktop.desk.Begin;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -39,7 +39,7 @@ public final class Shelf extends VBox {
         drawer = Ui.id(Ui.button("Screw drawer", "mdi2s-screw-machine-flat-top",
                 () -> desk.placeProperty().set(new Desk.Place.AtDrawer())), "drawer");
         Ui.tip(drawer, "The screw lengths you have at hand (Ctrl+D)");
-        Button add = Ui.id(Ui.button("Add a machine", "mdi2p-plus", () -> Actions.addMachine(desk)), "add-machine");
+        Button add = Ui.id(Ui.button("Add a machine", "mdi2p-plus", () -> Begin.machine(desk)), "add-machine");
         Ui.tip(add, "Add a machine (Ctrl+M)");
         drawer.setMaxWidth(Double.MAX_VALUE);
         add.setMaxWidth(Double.MAX_VALUE);
@@ -100,7 +100,7 @@ public final class Shelf extends VBox {
         b.setAlignment(Pos.CENTER_LEFT);
         boolean here = desk.upgrade().map(Upgrade::id).filter(u.id()::equals).isPresent();
         b.pseudoClassStateChanged(CHOSEN, here);
-        b.setOnAction(e -> desk.goTo(u, u.part().isPresent() ? Station.SHAPE : Station.TROUBLE));
+        b.setOnAction(e -> desk.goTo(u, u.parts().isEmpty() ? Station.TROUBLE : Station.SHAPE));
         return b;
     }
 

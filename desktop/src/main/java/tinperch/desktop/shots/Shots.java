@@ -18,9 +18,9 @@ import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
-import tinperch.desktop.TinPerchApp;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.window.TinPerchApp;
 import tinperch.desktop.machine.StandingSheet;
 import tinperch.desktop.look.Ui;
 import tinperch.part.PartDesign;
@@ -120,7 +120,7 @@ public final class Shots {
         step("measure-uprights", () -> desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.MEASURE));
         step("shape", () -> desk.goTo(blower, Station.SHAPE));
         detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
-        detail("shape-fields", () -> ((Button) find("#card-holds-tool-side")).fire());
+        detail("shape-fields", () -> ((Button) find("#card-tool")).fire());
         step("shape-wrong", this::typeWrong);
         detail("shape-cut", () -> {
             desk.goTo(blower, Station.SHAPE);
@@ -195,17 +195,16 @@ public final class Shots {
         String tail = " with a very long name that somebody typed because they wanted to say everything at once";
         desk.workshop().edit("long names", s -> {
             for (var m : s.machines()) {
-                s = s.with(m.withName(m.name() + tail));
+                var longer = m.withName(m.name() + tail);
+                for (var sheet : m.sheets()) {
+                    longer = longer.with(sheet.named(sheet.name() + tail));
+                }
+                s = s.with(longer);
             }
             for (Upgrade u : s.upgrades()) {
                 Upgrade longer = u.named(u.name() + tail);
-                if (u.part().isPresent()) {
-                    PartDesign p = u.part().get();
+                for (PartDesign p : u.parts()) {
                     longer = longer.with(p.withName(p.name() + tail));
-                }
-                for (String role : u.sheets().keySet()) {
-                    longer = longer.with(role, new tinperch.measure.PatternSheet(u.sheet(role).name() + tail,
-                            u.sheet(role).readings()));
                 }
                 s = s.with(longer);
             }

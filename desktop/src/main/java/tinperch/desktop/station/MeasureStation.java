@@ -1,70 +1,71 @@
 package tinperch.desktop.station;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.reading.Entry;
 import tinperch.desktop.reading.ReadingsPane;
-import tinperch.measure.PatternSheet;
+import tinperch.machine.Machine;
 import tinperch.measure.sheet.Sheet;
-import tinperch.measure.sheet.SheetKind;
-import tinperch.upgrade.Families;
+import tinperch.part.PartDesign;
+import tinperch.part.bind.Binding;
 import tinperch.upgrade.Upgrade;
 
-/** The sheets of an upgrade's part, and those kept with its machine. */
+/** What the part asks for, and the reading sheets of its machine; those it stands on come first. */
 final class MeasureStation extends VBox implements View {
     private final Desk desk;
     private final String upgradeId;
+    private final RolesPane roles;
     private final ReadingsPane pane;
 
     MeasureStation(Desk desk, String upgradeId) {
+        super(10);
         this.desk = desk;
         this.upgradeId = upgradeId;
         getStyleClass().add("page");
         pane = new ReadingsPane(desk, upgrade().machineId(), this::entries, true);
+        roles = new RolesPane(desk, upgradeId, sheetId -> pane.openSheet(key(sheetId)));
         VBox.setVgrow(pane, Priority.ALWAYS);
-        getChildren().add(pane);
+        getChildren().addAll(roles, pane);
     }
 
     private Upgrade upgrade() {
         return desk.state().upgrade(upgradeId).orElseThrow();
     }
 
-    /**
-     * What the part's family needs and whatever else was measured. Before there is a part, the plate's two sides are offered
-     * unless something of another kind was measured.
-     */
-    private Map<String, String> roles() {
-        Map<String, String> all = new LinkedHashMap<>();
-        Map<String, PatternSheet> sheets = upgrade().sheets();
-        Map<String, String> usual = Families.ALL.get(0).roles();
-        upgrade().part().flatMap(p -> Families.byId(p.familyId())).ifPresentOrElse(f -> all.putAll(f.roles()), () -> {
-            if (usual.keySet().containsAll(sheets.keySet())) {
-                all.putAll(usual);
-            }
-        });
-        sheets.forEach((r, s) -> all.putIfAbsent(r, s.name()));
-        return all;
+    /** A sheet read for this upgrade is called by its role. */
+    private String key(String sheetId) {
+        return sheetId.startsWith(upgradeId + ".") ? sheetId.substring(upgradeId.length() + 1) : sheetId;
     }
 
     private List<Entry> entries() {
+        Machine machine = desk.state().machine(upgrade().machineId()).orElseThrow();
+        Set<String> own = new LinkedHashSet<>();
+        for (PartDesign p : upgrade().parts()) {
+            p.bindings().values().forEach(b -> {
+                if (b instanceof Binding.OnSheet s) {
+                    own.add(s.sheetId());
+                }
+            });
+        }
+        machine.sheets().stream().map(Sheet::id).filter(id -> id.startsWith(upgradeId + ".")).forEach(own::add);
         List<Entry> all = new ArrayList<>();
-        roles().forEach((role, what) -> {
-            PatternSheet p = upgrade().sheets().getOrDefault(role, PatternSheet.empty(what.split(":")[0]));
-            all.add(new Entry(role, what, new Sheet(role, SheetKind.HOLES, p.name(), p.readings()), (label, next) ->
-                    desk.workshop().edit(label, s -> s.with(s.upgrade(upgradeId).orElseThrow().with(role, next.pattern()))), null));
-        });
-        all.addAll(ReadingsPane.ofMachine(desk, desk.state().machine(upgrade().machineId()).orElseThrow()));
+        for (String id : own) {
+            machine.sheet(id).ifPresent(s -> all.add(new Entry(key(id), s.name(), s, (label, next) ->
+                    desk.workshop().edit(label, w -> w.with(w.machine(machine.id()).orElseThrow().with(next))), null)));
+        }
+        ReadingsPane.ofMachine(desk, machine).stream().filter(e -> !own.contains(e.key())).forEach(all::add);
         return all;
     }
 
     @Override
     public void refresh() {
+        roles.refresh();
         pane.refresh();
     }
 }

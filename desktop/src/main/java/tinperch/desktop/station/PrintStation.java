@@ -3,7 +3,6 @@ package tinperch.desktop.station;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -23,23 +22,27 @@ import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import tinperch.check.Finding;
-import tinperch.desktop.Desk;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.look.WordBadge;
+import tinperch.desktop.look.SeverityBadge;
+import tinperch.fact.DrawingFact.Drawing;
+import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
 import tinperch.machine.Machine;
 import tinperch.material.Material;
-import tinperch.part.PartForm;
+import tinperch.part.PartDesign;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.Differences;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
-import tinperch.workshop.edit.PictureWorker.Picture;
+import tinperch.workshop.export.Keeping;
 import tinperch.workshop.export.PartExport;
+import tinperch.workshop.store.StoreFault;
 
 /** Where and in what it is printed, keeping the revision, writing the files. */
 final class PrintStation extends Scroller implements View {
@@ -58,7 +61,7 @@ final class PrintStation extends Scroller implements View {
     private final Label exportComplaint = Ui.id(Ui.text("", "complaint"), "export-complaint");
     private final Button stl = Ui.id(new Button("Write STL"), "export-stl");
     private final Button threeMf = Ui.id(new Button("Write 3MF"), "export-3mf");
-    private final javafx.beans.value.ChangeListener<Picture> onPicture = (o, a, b) -> showFacts();
+    private final javafx.beans.value.ChangeListener<Drawing> onDrawing = (o, a, b) -> showFacts();
 
     PrintStation(Desk desk, String upgradeId) {
         this.desk = desk;
@@ -69,9 +72,9 @@ final class PrintStation extends Scroller implements View {
         }
         material.setOnAction(e -> {
             Upgrade u = upgrade();
-            if (material.getValue() != null && u.part().isPresent() && !material.getValue().equals(u.part().get().material())) {
+            if (material.getValue() != null && part().isPresent() && !material.getValue().equals(part().get().material())) {
                 desk.workshop().edit("material " + material.getValue(),
-                        s -> s.with(u.with(u.part().get().withMaterial(material.getValue()))));
+                        s -> s.with(u.with(part().get().withMaterial(material.getValue()))));
             }
         });
         reason.setPromptText("why this one: what changed, what it should cure");
@@ -110,7 +113,7 @@ final class PrintStation extends Scroller implements View {
         grid.add(part, 0, 1, 2, 1);
         grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
         setContent(grid);
-        desk.pictureProperty().addListener(onPicture);
+        desk.drawingProperty().addListener(onDrawing);
         complain(reasonComplaint, "");
         complain(exportComplaint, "");
     }
@@ -131,8 +134,12 @@ final class PrintStation extends Scroller implements View {
         return desk.state().upgrade(upgradeId).orElseThrow();
     }
 
+    private Optional<PartDesign> part() {
+        return desk.part().filter(p -> upgrade().part(p.id()).isPresent());
+    }
+
     private String mark() {
-        return desk.state().nextMark(upgradeId);
+        return part().map(p -> desk.state().nextMark(upgradeId, p.id())).orElse("R1");
     }
 
     private void chooseFolder() {
@@ -149,8 +156,9 @@ final class PrintStation extends Scroller implements View {
     }
 
     private void keep() {
-        if (upgrade().part().isEmpty()) {
-            complain(reasonComplaint, "There is no part to keep yet; shape one first.");
+        Drawing d = desk.drawingProperty().get();
+        if (part().isEmpty() || d == null || desk.looked().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
+            complain(reasonComplaint, "There is no finished part to keep yet; shape one first.");
             return;
         }
         if (reason.getText().isBlank()) {
@@ -159,33 +167,42 @@ final class PrintStation extends Scroller implements View {
             return;
         }
         complain(reasonComplaint, "");
-        String mark = mark();
-        Revision r = new Revision(upgradeId, desk.state().nextRevision(upgradeId), LocalDateTime.now().truncatedTo(
-                ChronoUnit.SECONDS), reason.getText().strip(), upgrade(), Revision.Life.NEW);
+        String why = reason.getText().strip();
+        Case c = desk.looked().get();
+        int number = desk.state().nextRevision(upgradeId, c.part().id());
         reason.clear();
-        desk.workshop().edit("keep " + mark, s -> s.with(r));
-        desk.say(mark + " is kept. Parts written from now on carry " + desk.state().nextMark(upgradeId) + "; write "
-                + mark + " itself from the Verdict station.");
+        keep.setDisable(true);
+        // What is kept is what is drawn: packing its meshes takes a while.
+        desk.engine().work(() -> Keeping.pack(c, desk.engine().now(c).get(MeshesFact.MESHES).pieces(), number, why, LocalDateTime.now()), packed -> {
+            keep.setDisable(false);
+            try {
+                Keeping.keep(desk.workshop(), packed);
+                desk.say(packed.revision().mark() + " is kept. Parts written from now on carry " + desk.mark() + "; write "
+                        + packed.revision().mark() + " itself from the Verdict station.");
+            } catch (StoreFault e) {
+                desk.warn(e.getMessage());
+            }
+        });
     }
 
     private void export(PartExport.Format format) {
-        Picture p = desk.pictureProperty().get();
-        if (p == null || desk.assessmentProperty().get().form().isEmpty()) {
+        Drawing d = desk.drawingProperty().get();
+        if (d == null || part().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
             complain(exportComplaint, "There is no finished part to write yet.");
             return;
         }
         Path target;
         try {
-            target = Path.of(folder.getText().strip()).resolve(PartExport.fileName(upgrade(), mark(), format));
+            target = Path.of(folder.getText().strip());
         } catch (java.nio.file.InvalidPathException e) {
             complain(exportComplaint, "“" + folder.getText() + "” is not a folder name; choose another.");
             return;
         }
         try {
-            PartExport.write(p.mesh(), upgrade(), mark(), format, target);
+            List<Path> written = PartExport.write(PartExport.Item.of(d.pieces()), part().get(), upgrade().name(), mark(), format, target);
             complain(exportComplaint, "");
             desk.workshop().setPreference("export folder", folder.getText().strip());
-            desk.say("Written: " + target);
+            desk.say("Written: " + String.join(", ", written.stream().map(Path::toString).toList()));
         } catch (FileFault e) {
             complain(exportComplaint, e.getMessage());
         }
@@ -194,28 +211,30 @@ final class PrintStation extends Scroller implements View {
     @Override
     public void refresh() {
         Upgrade u = upgrade();
-        boolean part = u.part().isPresent();
+        boolean part = part().isPresent();
         keep.setText("Keep " + mark());
         stl.setDisable(!part);
         threeMf.setDisable(!part);
         keep.setDisable(!part);
         material.setDisable(!part);
-        u.part().ifPresent(p -> material.setValue(p.material()));
-        caution.setText(u.part().map(p -> Material.named(p.material()).fumes()
+        part().ifPresent(p -> material.setValue(p.material()));
+        caution.setText(part().map(p -> Material.find(p.material()).map(Material::fumes).orElse(true)
                 ? p.material() + " gives off fumes and fine particles: enclose the machine, extract and filter the air. "
                         + "Stay with the first print after a change."
                 : "Stay with the first print after a change, a hand near the switch.").orElse(""));
-        List<Revision> kept = desk.state().revisionsOf(upgradeId);
-        boolean engraved = desk.assessmentProperty().get().form().flatMap(PartForm::markPlace).isPresent();
-        changed.setText(kept.isEmpty() ? "The first revision of this upgrade, " + mark() + (engraved ? ", as is engraved in it."
-                : "; write it on, it has no room for the mark.")
-                : "Since " + kept.get(kept.size() - 1).mark() + ": " + differences(kept.get(kept.size() - 1).state(), u));
+        List<Revision> kept = part().map(p -> desk.state().revisionsOf(upgradeId, p.id())).orElse(List.of());
+        Drawing d = desk.drawingProperty().get();
+        boolean engraved = d != null && d.pieces().stream().allMatch(m -> m.mark().isPresent());
+        changed.setText(kept.isEmpty() ? "The first revision of this part, " + mark() + (engraved ? ", as is engraved in it."
+                : "; write it on where it has no room for the mark.")
+                : "Since " + kept.get(kept.size() - 1).mark() + ": " + differences(kept.get(kept.size() - 1)));
         showHosts(u);
         showFacts();
     }
 
-    private static String differences(Upgrade before, Upgrade after) {
-        List<Differences.Difference> list = Differences.between(before, after);
+    private String differences(Revision before) {
+        List<Differences.Difference> list = desk.looked().map(c -> Differences.between(before.part(), before.recipe().map(r -> r.refs()), c.part(), Optional.of(c.recipe().refs())))
+                .orElse(List.of());
         return list.isEmpty() ? "nothing changed." : String.join("; ", list.stream().map(Object::toString).toList()) + ".";
     }
 
@@ -235,9 +254,8 @@ final class PrintStation extends Scroller implements View {
                     s -> s.with(s.upgrade(upgradeId).orElseThrow().onHost(m.id()))));
             Optional<Finding> f = findings.stream().filter(x -> x.id().equals("bed." + m.id())).findFirst();
             HBox line = row(b);
-            f.ifPresent(x -> line.getChildren().addAll(new WordBadge(x.word()),
-                    Ui.label(x.margin().filter(g -> x.what().startsWith("Too") || x.word() == tinperch.check.Word.FINE)
-                            .map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));
+            f.ifPresent(x -> line.getChildren().addAll(new SeverityBadge(x.severity()),
+                    Ui.label(x.margin().map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));
             hosts.getChildren().add(line);
         }
         if (hosts.getChildren().isEmpty()) {
@@ -247,32 +265,42 @@ final class PrintStation extends Scroller implements View {
 
     private void showFacts() {
         facts.getChildren().clear();
-        Picture p = desk.pictureProperty().get();
-        Upgrade u = desk.state().upgrade(upgradeId).orElse(null);
-        if (u == null || u.part().isEmpty()) {
+        Drawing d = desk.drawingProperty().get();
+        Optional<Upgrade> u = desk.state().upgrade(upgradeId);
+        if (u.isEmpty() || desk.part().isEmpty()) {
             facts.getChildren().add(Ui.text("No part yet.", "faint"));
             return;
         }
-        if (p == null) {
+        if (d == null) {
             facts.getChildren().add(Ui.text("Being computed…", "faint"));
             return;
         }
-        Vec3 size = p.mesh().bounds().size();
-        double cm3 = p.mesh().volumeMm3() / 1000;
-        Material m = Material.named(u.part().get().material());
+        double cm3 = d.volumeMm3() / 1000;
         GridPane g = new GridPane();
         g.setHgap(18);
         g.setVgap(4);
-        plan.show(desk.state().machine(u.hostMachineId()), size);
-        fact(g, 0, "Size", Quantity.plain(size.x(), Unit.MM) + " × " + Quantity.plain(size.y(), Unit.MM) + " × "
-                + Quantity.mm(size.z()));
-        fact(g, 1, "Volume", Quantity.fixed(cm3, 1) + " cm³");
-        fact(g, 2, "Mass if solid", Quantity.fixed(cm3 * m.densityGcm3(), 0) + " g " + m.name() + " (estimate)");
+        int row = 0;
+        Vec3 largest = d.pieces().get(0).mesh().bounds().size();
+        for (MeshesFact.Made m : d.pieces()) {
+            Vec3 size = m.mesh().bounds().size();
+            largest = size.x() * size.y() > largest.x() * largest.y() ? size : largest;
+            fact(g, row++, d.pieces().size() == 1 ? "Size" : sentence(m.piece().name()) + (m.piece().count() > 1 ? " × " + m.piece().count() : ""),
+                    Quantity.plain(size.x(), Unit.MM) + " × " + Quantity.plain(size.y(), Unit.MM) + " × " + Quantity.mm(size.z())
+                    + m.mark().map(k -> ", " + mark() + " " + k.words()).orElse(", no room for the mark"));
+        }
+        plan.show(desk.state().machine(u.get().hostMachineId()), largest);
+        fact(g, row++, "Volume", Quantity.fixed(cm3, 1) + " cm³");
+        Optional<Material> m = Material.find(desk.part().get().material());
+        if (m.isPresent()) {
+            fact(g, row++, "Mass if solid", Quantity.fixed(cm3 * m.get().densityGcm3(), 0) + " g " + m.get().name() + " (estimate)");
+        }
         // Filament 1.75 mm: length = volume / (π d² / 4).
-        fact(g, 3, "Filament if solid", Quantity.fixed(cm3 * 1000 / (Math.PI * 1.75 * 1.75 / 4) / 1000, 1)
-                + " m of 1.75 mm (estimate)");
-        fact(g, 4, "Mark", p.form().markPlace().map(w -> mark() + ", " + w).orElse("none: no room"));
+        fact(g, row, "Filament if solid", Quantity.fixed(cm3 * 1000 / (Math.PI * 1.75 * 1.75 / 4) / 1000, 1) + " m of 1.75 mm (estimate)");
         facts.getChildren().add(g);
+    }
+
+    private static String sentence(String s) {
+        return s.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + s.substring(1);
     }
 
     private static void fact(GridPane g, int row, String name, String value) {
@@ -282,6 +310,6 @@ final class PrintStation extends Scroller implements View {
 
     @Override
     public void leave() {
-        desk.pictureProperty().removeListener(onPicture);
+        desk.drawingProperty().removeListener(onDrawing);
     }
 }

@@ -1,7 +1,6 @@
 package tinperch.desktop.station;
 
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
@@ -12,11 +11,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
-import tinperch.machine.Machine;
-import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
 /** The stations across the top as stops on one line, each with a short state; any can be visited at any time. */
@@ -59,10 +56,8 @@ final class StationRun extends StackPane {
     }
 
     void refresh(Upgrade u, Station here) {
-        List<Revision> kept = desk.state().revisionsOf(u.id());
-        String host = desk.state().machine(u.hostMachineId()).map(Machine::name).orElse("no machine");
         for (Station s : Station.values()) {
-            states.get(s).setText(StationStates.of(s, u, desk.assessmentProperty().get().findings(), kept, host));
+            states.get(s).setText(StationStates.of(s, u, desk));
             stops.get(s).pseudoClassStateChanged(HERE, s == here);
         }
     }

@@ -1,14 +1,13 @@
 package tinperch.desktop.station;
 
 import java.util.List;
-import tinperch.check.Finding;
-import tinperch.check.Word;
-import tinperch.desktop.Station;
-import tinperch.measure.MeasuredPattern;
-import tinperch.measure.PatternSheet;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.machine.Machine;
+import tinperch.part.PartDesign;
+import tinperch.part.bind.Ref;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.upgrade.Families;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
@@ -16,32 +15,35 @@ import tinperch.upgrade.Upgrade;
 final class StationStates {
     private StationStates() {}
 
-    static String of(Station station, Upgrade u, List<Finding> findings, List<Revision> kept, String hostName) {
+    static String of(Station station, Upgrade u, Desk desk) {
         return switch (station) {
-            case TROUBLE -> u.trouble().seen().isEmpty() ? "not written down"
-                    : u.trouble().baselineValue().isEmpty() ? "no baseline yet" : "was " + u.trouble().baselineValue();
-            case MEASURE -> measured(u);
-            case SHAPE -> u.part().isEmpty() ? "no part yet" : margins(findings);
-            case PRINT -> u.part().isEmpty() ? "no part yet" : "on " + hostName + ", " + u.part().get().material();
-            case VERDICT -> kept.isEmpty() ? "nothing kept yet" : kept.size() + " kept, "
-                    + Quantity.show(kept.get(kept.size() - 1).life().hours(), Unit.HOURS) + " last";
+            case TROUBLE -> u.trouble().seen().isEmpty() ? "not written down" : u.trouble().baselineValue().isEmpty() ? "no baseline yet" : "was " + u.trouble().baselineValue();
+            case MEASURE -> measured(u, desk);
+            case SHAPE -> u.parts().isEmpty() ? "no part yet" : desk.assessmentProperty().get().words();
+            case PRINT -> u.parts().isEmpty() ? "no part yet" : "on " + desk.state().machine(u.hostMachineId()).map(Machine::name).orElse("no machine")
+                    + desk.part().map(p -> ", " + p.material()).orElse("");
+            case VERDICT -> verdict(desk.state().revisionsOf(u.id()));
         };
     }
 
-    private static String measured(Upgrade u) {
-        long wanted = u.part().flatMap(p -> Families.byId(p.familyId())).map(f -> (long) f.roles().size())
-                .orElse(Math.max(1L, u.sheets().size()));
-        long done = u.sheets().values().stream().filter(s -> MeasuredPattern.of(s).isPresent()).count();
-        int pairs = u.sheets().values().stream().mapToInt(PatternSheet::pairsMeasured).sum();
-        if (wanted == 0) {
-            return "nothing needed";
-        }
-        return pairs == 0 ? "nothing read yet" : done + " of " + wanted + " patterns";
+    private static String verdict(List<Revision> kept) {
+        return kept.isEmpty() ? "nothing kept yet" : kept.size() + " kept, " + Quantity.show(kept.get(kept.size() - 1).life().hours(), Unit.HOURS) + " last";
     }
 
-    private static String margins(List<Finding> findings) {
-        long stops = findings.stream().filter(f -> f.word() == Word.STOP).count();
-        long looks = findings.stream().filter(f -> f.word() == Word.LOOK).count();
-        return stops > 0 ? stops + (stops == 1 ? " stop" : " stops") : looks > 0 ? looks + " to look at" : "all fine";
+    /** How many of all that the parts ask for was measured. */
+    private static String measured(Upgrade u, Desk desk) {
+        int asked = 0;
+        int done = 0;
+        for (PartDesign p : u.parts()) {
+            for (Ref r : desk.caseOf(u, p.id()).map(c -> c.recipe().refs().byRole().values()).orElse(List.of())) {
+                asked++;
+                done += r.known().isMeasured() ? 1 : 0;
+            }
+        }
+        if (asked == 0) {
+            long read = desk.state().machine(u.machineId()).map(m -> m.sheets().stream().filter(s -> s.id().startsWith(u.id() + ".") && !s.readings().isEmpty()).count()).orElse(0L);
+            return read == 0 ? "nothing read yet" : read + (read == 1 ? " sheet read" : " sheets read");
+        }
+        return done + " of " + asked + " measured";
     }
 }

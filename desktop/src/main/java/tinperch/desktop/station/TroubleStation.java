@@ -11,9 +11,9 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -116,12 +116,11 @@ final class TroubleStation extends GridPane implements View {
                 + tinperch.quantity.Quantity.show(r.life().hours(), tinperch.quantity.Unit.HOURS)
                 + (r.life().note().isEmpty() ? "." : ": " + r.life().note() + ".")));
         Station step = u.trouble().seen().isEmpty() ? null
-                : u.sheets().isEmpty() ? Station.MEASURE : u.part().isEmpty() ? Station.SHAPE : Station.SHAPE;
+                : Station.SHAPE;
         if (step == null) {
             add("Write down what you see first, and one number that a later trial can be compared with.");
         } else {
-            add(step == Station.MEASURE ? "Next: read the holes the part has to meet."
-                    : u.part().isEmpty() ? "Next: choose the kind of part." : "Next: look at the tightest margin below.");
+            add(u.parts().isEmpty() ? "Next: choose the kind of part; it is made at once from usual sizes." : "Next: look at the tightest margin below.");
             next.getChildren().add(Ui.id(Ui.button("Go to " + step.title(), "mdi2a-arrow-right", () -> desk.goTo(step)),
                     "go-on"));
         }
@@ -137,12 +136,10 @@ final class TroubleStation extends GridPane implements View {
         g.setHgap(18);
         g.setVgap(5);
         g.setPadding(new javafx.geometry.Insets(8, 0, 8, 0));
-        String host = desk.state().machine(u.hostMachineId()).map(Machine::name).orElse("no machine");
         int row = 0;
         for (Station s : Station.values()) {
             if (s != Station.TROUBLE) {
-                g.addRow(row++, Ui.label(s.title(), "field-label"), Ui.label(StationStates.of(s, u,
-                        desk.assessmentProperty().get().findings(), desk.state().revisionsOf(upgradeId), host)));
+                g.addRow(row++, Ui.label(s.title(), "field-label"), Ui.label(StationStates.of(s, u, desk)));
             }
         }
         return g;

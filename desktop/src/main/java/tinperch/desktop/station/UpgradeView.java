@@ -2,6 +2,7 @@ package tinperch.desktop.station;
 
 import java.util.EnumMap;
 import java.util.Map;
+import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
@@ -9,11 +10,12 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.margins.MarginsTray;
+import tinperch.judge.Assessment;
 import tinperch.upgrade.Upgrade;
 
 /** An upgrade: the run of stations, the station at hand, the margins tray below. */
@@ -26,6 +28,7 @@ public final class UpgradeView extends VBox implements View {
     private final HBox whyLine;
     private final Label why = Ui.label("", "why");
     private Node shown;
+    private final ChangeListener<Assessment> onAssessment = (o, a, b) -> desk().state().upgrade(upgrade()).ifPresent(this::told);
 
     public UpgradeView(Desk desk, String upgradeId) {
         this.desk = desk;
@@ -44,6 +47,25 @@ public final class UpgradeView extends VBox implements View {
             getChildren().add(whyLine);
         }
         getChildren().add(tray);
+        desk.assessmentProperty().addListener(onAssessment);
+    }
+
+    private Desk desk() {
+        return desk;
+    }
+
+    private String upgrade() {
+        return upgradeId;
+    }
+
+    /** Something was judged: the run of stations says so, and a station that shows findings does. */
+    private void told(Upgrade u) {
+        if (desk.place() instanceof Desk.Place.AtUpgrade at && at.upgradeId().equals(upgradeId)) {
+            run.refresh(u, at.station());
+            if (shown instanceof PrintStation print) {
+                print.refresh();
+            }
+        }
     }
 
     private Node station(Station s) {
@@ -80,6 +102,7 @@ public final class UpgradeView extends VBox implements View {
     @Override
     public void leave() {
         tray.leave();
+        desk.assessmentProperty().removeListener(onAssessment);
         stations.values().forEach(n -> ((View) n).leave());
     }
 }

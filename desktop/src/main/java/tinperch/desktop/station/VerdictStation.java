@@ -15,22 +15,24 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.Desk;
-import tinperch.desktop.Station;
-import tinperch.desktop.View;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
-import tinperch.part.PartForm;
+import tinperch.part.PartDesign;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
-import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.Differences;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
-import tinperch.workshop.edit.PictureWorker.Picture;
+import tinperch.workshop.export.Keeping;
 import tinperch.workshop.export.PartExport;
 
 /** The ladder of revisions: each rung as long as it lived, its end marked; what changed stands between the rungs. */
@@ -40,15 +42,16 @@ final class VerdictStation extends BorderPane implements View {
 
     private final Desk desk;
     private final String upgradeId;
-    private final VBox ladder = new VBox();
+    private final HBox ladders = new HBox(18);
     private final VBox detail = new VBox(8);
+    private String chosenPart = "";
     private int chosen = -1;
 
     VerdictStation(Desk desk, String upgradeId) {
         this.desk = desk;
         this.upgradeId = upgradeId;
         getStyleClass().add("page");
-        Scroller scroll = new Scroller(ladder);
+        Scroller scroll = new Scroller(ladders);
         VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
         VBox left = new VBox(8, Ui.label("Revisions", "section"), scroll);
         left.getStyleClass().add("panel");
@@ -61,36 +64,57 @@ final class VerdictStation extends BorderPane implements View {
         BorderPane.setMargin(right, new Insets(0, 0, 0, 14));
     }
 
-    private List<Revision> kept() {
-        return desk.state().revisionsOf(upgradeId);
+    private Upgrade upgrade() {
+        return desk.state().upgrade(upgradeId).orElseThrow();
+    }
+
+    private boolean isChosen(Revision r) {
+        return r.number() == chosen && r.partId().equals(chosenPart);
     }
 
     @Override
     public void refresh() {
-        List<Revision> kept = kept();
-        ladder.getChildren().clear();
-        if (kept.isEmpty()) {
+        List<Revision> all = desk.state().revisionsOf(upgradeId);
+        ladders.getChildren().clear();
+        if (all.isEmpty()) {
             chosen = -1;
-            ladder.getChildren().addAll(Ui.text("Nothing has been kept yet. Once a part goes to the printer, keep it with its "
+            ladders.getChildren().add(new VBox(Ui.text("Nothing has been kept yet. Once a part goes to the printer, keep it with its "
                     + "reason; what becomes of it is then written here.", "faint"), gap(),
-                    Ui.button("Go to Print", "mdi2a-arrow-right", () -> desk.goTo(Station.PRINT)));
+                    Ui.button("Go to Print", "mdi2a-arrow-right", () -> desk.goTo(Station.PRINT))));
             detail.getChildren().clear();
             return;
         }
-        if (kept.stream().noneMatch(r -> r.number() == chosen)) {
-            chosen = kept.get(kept.size() - 1).number();
+        if (all.stream().noneMatch(this::isChosen)) {
+            String shown = desk.part().map(PartDesign::id).orElse("");
+            Revision newest = all.stream().filter(r -> r.partId().equals(shown)).reduce((a, b) -> b).orElse(all.get(all.size() - 1));
+            chosen = newest.number();
+            chosenPart = newest.partId();
         }
-        double longest = kept.stream().mapToDouble(r -> r.life().hours()).max().orElse(1);
-        Upgrade now = desk.state().upgrade(upgradeId).orElseThrow();
-        ladder.getChildren().add(rungOfNow(now));
-        ladder.getChildren().add(between(kept.get(kept.size() - 1).state(), now));
+        double longest = Math.max(1, all.stream().mapToDouble(r -> r.life().hours()).max().orElse(1));
+        List<String> partIds = all.stream().map(Revision::partId).distinct().toList();
+        for (String id : partIds) {
+            ladders.getChildren().add(ladder(id, all.stream().filter(r -> r.partId().equals(id)).toList(), longest, partIds.size() > 1));
+        }
+        all.stream().filter(this::isChosen).findFirst().ifPresent(this::showDetail);
+    }
+
+    /** One part's revisions, the newest on top. */
+    private VBox ladder(String partId, List<Revision> kept, double longest, boolean named) {
+        VBox ladder = new VBox();
+        HBox.setHgrow(ladder, javafx.scene.layout.Priority.ALWAYS);
+        Optional<PartDesign> now = upgrade().part(partId);
+        if (named) {
+            ladder.getChildren().add(Ui.label(now.map(PartDesign::name).orElse(kept.get(kept.size() - 1).part().name()), "strong"));
+        }
+        now.ifPresent(p -> ladder.getChildren().addAll(rungOfNow(p), between(kept.get(kept.size() - 1), p)));
         for (int i = kept.size() - 1; i >= 0; i--) {
-            ladder.getChildren().add(rung(kept.get(i), Math.max(1, longest)));
+            ladder.getChildren().add(rung(kept.get(i), longest));
             if (i > 0) {
-                ladder.getChildren().add(between(kept.get(i - 1).state(), kept.get(i).state()));
+                ladder.getChildren().add(words(Differences.between(kept.get(i - 1).part(), kept.get(i - 1).recipe().map(r -> r.refs()), kept.get(i).part(),
+                        kept.get(i).recipe().map(r -> r.refs()))));
             }
         }
-        kept.stream().filter(r -> r.number() == chosen).findFirst().ifPresent(this::showDetail);
+        return ladder;
     }
 
     private static Region gap() {
@@ -99,8 +123,8 @@ final class VerdictStation extends BorderPane implements View {
         return r;
     }
 
-    private Node rungOfNow(Upgrade now) {
-        Label mark = Ui.label(desk.state().nextMark(now.id()), "rung-mark");
+    private Node rungOfNow(PartDesign now) {
+        Label mark = Ui.label(desk.state().nextMark(upgradeId, now.id()), "rung-mark");
         mark.setMinWidth(40);
         HBox line = new HBox(8, mark, Ui.label("being shaped now", "faint"));
         line.setAlignment(Pos.CENTER_LEFT);
@@ -125,14 +149,15 @@ final class VerdictStation extends BorderPane implements View {
         VBox text = new VBox(1, line);
         Label why = Ui.label(r.reason() + (r.life().note().isEmpty() ? "" : " — " + r.life().note()), "rung-reason");
         text.getChildren().add(why);
-        Button b = Ui.id(new Button(null, text), "rung-" + r.number());
+        Button b = Ui.id(new Button(null, text), "rung-" + (r.partId().equals("p1") ? "" : r.partId() + "-") + r.number());
         b.setAccessibleText(r.mark() + ", " + r.life().end().label());
         b.getStyleClass().add("rung");
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAlignment(Pos.CENTER_LEFT);
-        b.pseudoClassStateChanged(CHOSEN, r.number() == chosen);
+        b.pseudoClassStateChanged(CHOSEN, isChosen(r));
         b.setOnAction(e -> {
             chosen = r.number();
+            chosenPart = r.partId();
             refresh();
         });
         return b;
@@ -147,8 +172,11 @@ final class VerdictStation extends BorderPane implements View {
         };
     }
 
-    private static Node between(Upgrade before, Upgrade after) {
-        List<Differences.Difference> list = Differences.between(before, after);
+    private Node between(Revision before, PartDesign now) {
+        return words(Differences.between(before.part(), before.recipe().map(r -> r.refs()), now, desk.caseOf(upgrade(), now.id()).map(c -> c.recipe().refs())));
+    }
+
+    private static Node words(List<Differences.Difference> list) {
         Label l = Ui.text(list.isEmpty() ? "nothing changed" : String.join("  ·  ", list.stream().map(Object::toString).toList()),
                 "between");
         l.setMaxWidth(Double.MAX_VALUE);
@@ -159,7 +187,7 @@ final class VerdictStation extends BorderPane implements View {
         Node focused = getScene() == null ? null : getScene().getFocusOwner();
         if (focused != null && Ui.idOf(focused).startsWith("life-")
                 && detail.getProperties().get("of") instanceof Revision old && old.number() == r.number()
-                && old.state().equals(r.state())) {
+                && old.partId().equals(r.partId())) {
             // Somebody is typing here; the fields already show what they set.
             detail.getProperties().put("of", r);
             return;
@@ -171,14 +199,14 @@ final class VerdictStation extends BorderPane implements View {
                 if (!(h >= 0 && h <= 100_000)) {
                     return Optional.of("Hours go from 0 to 100 000; the old number stays.");
                 }
-                live(r.number(), l -> new Revision.Life(h, l.end(), l.note()));
+                live(r, l -> new Revision.Life(h, l.end(), l.note()));
                 return Optional.empty();
             } catch (QuantityException e) {
                 return Optional.of(e.getMessage());
             }
         });
         CommitField note = new CommitField("life-note", r.life().note(), typed -> {
-            live(r.number(), l -> new Revision.Life(l.hours(), l.end(), typed.strip()));
+            live(r, l -> new Revision.Life(l.hours(), l.end(), typed.strip()));
             return Optional.empty();
         });
         note.field().setPromptText("what happened, and where");
@@ -190,7 +218,7 @@ final class VerdictStation extends BorderPane implements View {
         end.setMaxWidth(Double.MAX_VALUE);
         end.setOnAction(e -> {
             Revision.End to = Revision.End.values()[end.getSelectionModel().getSelectedIndex()];
-            live(r.number(), l -> new Revision.Life(l.hours(), to, l.note()));
+            live(r, l -> new Revision.Life(l.hours(), to, l.note()));
         });
         Button back = Ui.id(Ui.button("Shape on from " + r.mark(), "mdi2a-arrow-u-left-top", () -> shapeFrom(r)), "shape-from");
         Ui.tip(back, "Brings this revision's values back to the Shape station; can be undone");
@@ -203,30 +231,45 @@ final class VerdictStation extends BorderPane implements View {
                 Ui.label("What happened, where", "field-label"), note, gap(), back, again);
     }
 
-    private void live(int number, java.util.function.UnaryOperator<Revision.Life> change) {
-        desk.workshop().edit("what became of " + Revision.mark(number), s -> {
-            Revision r = s.revisionsOf(upgradeId).stream().filter(x -> x.number() == number).findFirst().orElseThrow();
+    private void live(Revision of, java.util.function.UnaryOperator<Revision.Life> change) {
+        desk.workshop().edit("what became of " + of.mark(), s -> {
+            Revision r = s.revisionsOf(upgradeId, of.partId()).stream().filter(x -> x.number() == of.number()).findFirst().orElseThrow();
             return s.with(r.with(change.apply(r.life())));
         });
     }
 
     private void shapeFrom(Revision r) {
-        Upgrade now = desk.state().upgrade(upgradeId).orElseThrow();
-        r.state().part().ifPresent(p -> desk.workshop().edit("shape on from " + r.mark(), s -> s.with(now.with(p))));
+        desk.workshop().edit("shape on from " + r.mark(), s -> s.with(s.upgrade(upgradeId).orElseThrow().with(r.part())));
+        desk.show(r.partId());
         desk.goTo(Station.SHAPE);
     }
 
+    /** Its meshes as they were kept; one kept by an earlier version is made again of its recipe. */
     private void writeAgain(Revision r) {
         Path folder = Path.of(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
-        try {
-            PartForm form = Assessor.form(r.state(), desk.workshop().shop(), r.mark());
-            Picture p = Picture.of(form);
-            for (PartExport.Format f : PartExport.Format.values()) {
-                PartExport.write(p.mesh(), r.state(), r.mark(), f, folder.resolve(PartExport.fileName(r.state(), r.mark(), f)));
+        Case made = desk.caseOf(upgrade().with(r.part()), r.partId()).map(c -> r.recipe().map(c::with).orElse(c)).orElse(null);
+        desk.engine().work(() -> {
+            try {
+                List<PartExport.Item> items = Keeping.pieces(desk.workshop(), r);
+                if (items.isEmpty() && made != null) {
+                    items = PartExport.Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces());
+                }
+                if (items.isEmpty()) {
+                    return r.mark() + " cannot be made any more: its meshes were not kept.";
+                }
+                for (PartExport.Format f : PartExport.Format.values()) {
+                    PartExport.write(items, r.part(), upgrade().name(), r.mark(), f, folder);
+                }
+                return "";
+            } catch (FileFault | RuntimeException e) {
+                return e.getMessage();
             }
-            desk.say(r.mark() + " was written as STL and 3MF into " + folder + ".");
-        } catch (FileFault | RuntimeException e) {
-            desk.warn(e.getMessage());
-        }
+        }, why -> {
+            if (why.isEmpty()) {
+                desk.say(r.mark() + " was written as STL and 3MF into " + folder + ".");
+            } else {
+                desk.warn(why);
+            }
+        });
     }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tinperch.check.Check;
@@ -14,6 +15,7 @@ import tinperch.check.Finding;
 import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.fact.DrawingFact;
+import tinperch.fact.Fact;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.Stop;
@@ -137,9 +139,14 @@ public final class FactEngine implements AutoCloseable {
         behind.give(() -> Starts.choose(upgrade, part, shop, c -> memory.of(c, Stop.NEVER)), done);
     }
 
-    /** A drawing of any case when there is time, null when it has none. */
-    public void draw(Case c, Consumer<DrawingFact.Drawing> done) {
-        behind.give(() -> memory.of(c, Stop.NEVER).get(DrawingFact.DRAWING), done);
+    /** A fact of any case when there is time. */
+    public <T> void find(Case c, Fact<T> fact, Consumer<T> done) {
+        behind.give(() -> memory.of(c, Stop.NEVER).get(fact), done);
+    }
+
+    /** Any other work when there is time. */
+    public <T> void work(Supplier<T> work, Consumer<T> done) {
+        behind.give(work, done);
     }
 
     /** The form of a case, on the calling thread: no triangle is computed for it. */

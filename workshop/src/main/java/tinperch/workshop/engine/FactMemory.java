@@ -2,15 +2,14 @@ package tinperch.workshop.engine;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
-import java.util.stream.IntStream;
 import tinperch.fact.Fact;
 import tinperch.fact.Facts;
 import tinperch.fact.Stop;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 import tinperch.upgrade.Case;
+import tinperch.workshop.background.Helpers;
 
 /** What was found out lately, by what it follows from; the oldest goes first. Safe on any thread. */
 final class FactMemory {
@@ -44,22 +43,6 @@ final class FactMemory {
 
     private synchronized PlaneMemory solid(String name, Supplier<PlaneMemory> made) {
         return solids.computeIfAbsent(name, k -> made.get());
-    }
-
-    /** All the processor's cores, each taking a few pieces at a time; each piece asks first whether it is still wanted. */
-    static Hands hands(Stop stop) {
-        return (count, work) -> {
-            AtomicInteger next = new AtomicInteger();
-            int few = Math.max(1, Math.min(8, count / 64));
-            IntStream.range(0, Math.min(count, Runtime.getRuntime().availableProcessors())).parallel().forEach(hand -> {
-                for (int i = next.getAndAdd(few); i < count; i = next.getAndAdd(few)) {
-                    stop.check();
-                    for (int k = i; k < Math.min(count, i + few); k++) {
-                        work.accept(k);
-                    }
-                }
-            });
-        };
     }
 
     /** The facts of a case on the calling thread. */
@@ -97,7 +80,7 @@ final class FactMemory {
 
         @Override
         public Hands hands() {
-            return FactMemory.hands(stop);
+            return Helpers.all(stop);
         }
 
         @Override

@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.window;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -8,6 +8,7 @@ import java.time.format.DateTimeFormatter;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import tinperch.desktop.desk.Desk;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
 import tinperch.workshop.demo.DemoModels;

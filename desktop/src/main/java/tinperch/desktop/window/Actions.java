@@ -1,22 +1,13 @@
-package tinperch.desktop;
+package tinperch.desktop.window;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.Begin;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
-import tinperch.machine.book.Book;
-import tinperch.machine.model.Model;
-import tinperch.part.PartDesign;
-import tinperch.part.PartFamily;
-import tinperch.upgrade.Families;
-import tinperch.upgrade.Trouble;
-import tinperch.upgrade.Upgrade;
-import tinperch.workshop.edit.PartEdits;
 
 /** All actions of the window, with their names and keys. */
 public final class Actions {
@@ -48,9 +39,9 @@ public final class Actions {
                 () -> step(-1)));
         all.add(Action.of("drawer", "Open the screw drawer", "Shortcut+D", () -> true,
                 () -> desk.placeProperty().set(new Desk.Place.AtDrawer())));
-        all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> addMachine(desk)));
+        all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> Begin.machine(desk)));
         all.add(Action.of("add-upgrade", "Start an upgrade of this machine", "Shortcut+N", () -> desk.machine().isPresent(),
-                () -> desk.machine().ifPresent(m -> addUpgrade(desk, m))));
+                () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))));
         all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
         all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
         all.add(Action.of("larger", "Larger type", "Shortcut+Equals", () -> true, () -> resize(1)));
@@ -85,50 +76,5 @@ public final class Actions {
     private void resize(int by) {
         desk.theme().setTypeSize(desk.theme().typeSize() + by);
         desk.workshop().setPreference("type size", String.valueOf(desk.theme().typeSize()));
-    }
-
-    /** Adds a machine with everyday values and opens its sheet. */
-    public static void addMachine(Desk desk) {
-        String id = freshId("machine", i -> desk.state().machine(i).isPresent());
-        Machine m = new Machine(id, "New machine", Machine.Kind.MOVING_BED, "", new Machine.Space(220, 220, 240), 0.4, true,
-                24, 0.2, List.of("PLA", "PETG"), Machine.State.FIT, "", Book.begun(LocalDate.now()));
-        desk.workshop().edit("add a machine", s -> s.with(m));
-        desk.goTo(m);
-    }
-
-    /** Starts an upgrade and opens its first station. */
-    public static void addUpgrade(Desk desk, Machine machine) {
-        Upgrade u = fresh(desk, machine, "New upgrade", Optional.empty());
-        desk.workshop().edit("start an upgrade", s -> s.with(u));
-        desk.goTo(u, Station.TROUBLE);
-    }
-
-    /** Starts an upgrade whose part is made from a downloaded model, when one can be made from it. */
-    public static void addUpgrade(Desk desk, Machine machine, Model base) {
-        PartFamily family = Families.ALL.stream().filter(PartFamily::wantsBase).findFirst().orElseThrow();
-        Upgrade u = fresh(desk, machine, base.name(), Optional.of(new PartDesign(family.id(), base.name(), family.start(),
-                PartDesign.FIRST_MATERIAL, base.id())));
-        PartEdits.problem(desk.workshop(), u).ifPresentOrElse(desk::warn, () -> {
-            desk.workshop().edit("make a part from " + base.name(), s -> s.with(u));
-            desk.goTo(u, Station.SHAPE);
-        });
-    }
-
-    private static Upgrade fresh(Desk desk, Machine machine, String name, Optional<PartDesign> part) {
-        String id = freshId("upgrade", i -> desk.state().upgrade(i).isPresent());
-        Optional<Machine> host = desk.state().machines().stream()
-                .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT)
-                .min(Comparator.comparing(m -> !m.materials().contains(PartDesign.FIRST_MATERIAL)));
-        Upgrade u = new Upgrade(id, machine.id(), name, LocalDate.now(), Trouble.NONE, Map.of(), Optional.empty(),
-                host.orElse(machine).id());
-        return part.map(u::with).orElse(u);
-    }
-
-    private static String freshId(String stem, java.util.function.Predicate<String> taken) {
-        int n = 1;
-        while (taken.test(stem + "-" + n)) {
-            n++;
-        }
-        return stem + "-" + n;
     }
 }

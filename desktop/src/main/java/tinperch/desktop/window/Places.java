@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.window;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -6,6 +6,7 @@ import javafx.animation.PauseTransition;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
+import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.StandingSheet;
 

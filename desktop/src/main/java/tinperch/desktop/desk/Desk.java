@@ -1,7 +1,9 @@
-package tinperch.desktop;
+package tinperch.desktop.desk;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
@@ -13,13 +15,16 @@ import javafx.beans.property.StringProperty;
 import tinperch.check.Remedy;
 import tinperch.desktop.look.Theme;
 import tinperch.machine.Machine;
-import tinperch.part.PartForm;
-import tinperch.upgrade.Assessment;
-import tinperch.upgrade.Assessor;
+import tinperch.fact.DrawingFact.Drawing;
+import tinperch.judge.Assessment;
+import tinperch.part.PartDesign;
+import tinperch.part.PartProblem;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
-import tinperch.workshop.edit.PictureWorker;
+import tinperch.workshop.edit.PartEdits;
+import tinperch.workshop.engine.FactEngine;
 
 /**
  * What the window is looking at: the workshop, the place in it, the judgement and the picture of the upgrade shown there.
@@ -46,20 +51,21 @@ public final class Desk implements AutoCloseable {
 
     private final Workshop workshop;
     private final Theme theme = new Theme();
-    private final PictureWorker worker = new PictureWorker(Platform::runLater);
+    private final FactEngine engine = new FactEngine(Platform::runLater);
+    private final PartEdits edits;
     private final ObjectProperty<Place> place = new SimpleObjectProperty<>(new Place.Nowhere());
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
-    private final ReadOnlyObjectWrapper<Assessment> assessment =
-            new ReadOnlyObjectWrapper<>(new Assessment(Optional.empty(), List.of()));
-    private final ReadOnlyObjectWrapper<PictureWorker.Picture> picture = new ReadOnlyObjectWrapper<>();
+    private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>(Assessment.NONE);
+    private final ReadOnlyObjectWrapper<Drawing> drawing = new ReadOnlyObjectWrapper<>();
     private final ObjectProperty<Assessment> preview = new SimpleObjectProperty<>();
     private final StringProperty lit = new SimpleStringProperty("");
     private final List<Runnable> listeners = new ArrayList<>();
-    private Upgrade assessed;
-    private WorkshopState assessedIn;
+    private final Map<String, String> shownParts = new HashMap<>();
+    private Case looked;
 
     public Desk(Workshop workshop) {
         this.workshop = workshop;
+        edits = new PartEdits(workshop, engine);
         workshop.onChange(this::changed);
         place.addListener((o, was, is) -> {
             lit.set("");
@@ -118,9 +124,24 @@ public final class Desk implements AutoCloseable {
         return preview;
     }
 
-    /** The newest picture of the part that could be computed; the last good one stays while another is on its way. */
-    public ReadOnlyObjectProperty<PictureWorker.Picture> pictureProperty() {
-        return picture.getReadOnlyProperty();
+    /** The newest drawing of the part that could be computed; the last good one stays while another is on its way. */
+    public ReadOnlyObjectProperty<Drawing> drawingProperty() {
+        return drawing.getReadOnlyProperty();
+    }
+
+    /** Finds out facts in the background. */
+    public FactEngine engine() {
+        return engine;
+    }
+
+    /** Changes to parts, tried before they are made. */
+    public PartEdits edits() {
+        return edits;
+    }
+
+    /** The case looked at; empty when there is no part. */
+    public Optional<Case> looked() {
+        return Optional.ofNullable(looked);
     }
 
     /** Beginning of the feature names to light up. */
@@ -156,38 +177,76 @@ public final class Desk implements AutoCloseable {
         upgrade().ifPresent(u -> goTo(u, station));
     }
 
+    /** The part of the upgrade that is shown: the one chosen, or its first. */
+    public Optional<PartDesign> part() {
+        return upgrade().flatMap(u -> u.part(shownParts.getOrDefault(u.id(), "")).or(() -> u.parts().stream().findFirst()));
+    }
+
+    /** Shows another part of the upgrade. */
+    public void show(String partId) {
+        upgrade().ifPresent(u -> {
+            shownParts.put(u.id(), partId);
+            changed();
+        });
+    }
+
+    /** The mark the part shown will carry; empty when there is no part. */
+    public String mark() {
+        return upgrade().flatMap(u -> part().map(p -> state().nextMark(u.id(), p.id()))).orElse("");
+    }
+
     /** Makes a remedy an undoable step. */
     public void apply(Remedy remedy) {
         preview.set(null);
-        upgrade().ifPresent(u -> workshop.edit(remedy.label(), s -> s.with(Assessor.apply(u, remedy))));
+        looked().ifPresent(c -> edits.apply(remedy.label(), c, remedy.changes()));
     }
 
-    /** Shows what a remedy would do to every margin, without doing it. */
+    /** Shows what a remedy would do to every margin, without doing it: it was tried out before it was offered. */
     public void previewRemedy(Remedy remedy) {
-        upgrade().ifPresent(u -> preview.set(remedy == null ? null
-                : Assessor.assess(Assessor.apply(u, remedy), workshop.shop(), state().nextMark(u.id()))));
+        preview.set(remedy == null ? null : engine.after(remedy).orElse(null));
     }
 
     private void changed() {
         stepBackFromWhatIsGone();
-        Optional<Upgrade> now = upgrade();
+        Optional<Case> now = upgrade().flatMap(u -> part().flatMap(p -> caseOf(u, p.id())));
         if (now.isEmpty()) {
-            assessed = null;
-            picture.set(null);
-            worker.cancel();
-            assessment.set(new Assessment(Optional.empty(), List.of()));
-        } else if (now.get() != assessed || assessedIn != state()) {
-            boolean other = assessed == null || !assessed.id().equals(now.get().id());
-            assessed = now.get();
-            assessedIn = state();
-            Assessment next = Assessor.assess(assessed, workshop.shop(), state().nextMark(assessed.id()));
-            assessment.set(next);
+            looked = null;
+            engine.lookAway();
+            drawing.set(null);
+            assessment.set(Assessment.NONE);
+        } else if (!now.get().equals(looked)) {
+            boolean other = looked == null || !looked.part().id().equals(now.get().part().id()) || !looked.upgrade().id().equals(now.get().upgrade().id());
+            looked = now.get();
+            preview.set(null);
             if (other) {
-                picture.set(null);
+                drawing.set(null);
+                assessment.set(new Assessment(List.of(), List.of("part")));
             }
-            next.form().ifPresentOrElse(this::draw, worker::cancel);
+            engine.look(looked, new FactEngine.Listener() {
+                @Override
+                public void drawn(Drawing next) {
+                    // What cannot be built leaves the last good drawing standing.
+                    if (next != null) {
+                        drawing.set(next);
+                    }
+                }
+
+                @Override
+                public void judged(Assessment next) {
+                    assessment.set(next);
+                }
+            });
         }
         List.copyOf(listeners).forEach(Runnable::run);
+    }
+
+    /** The case of a part of an upgrade; empty when its machine is gone. */
+    public Optional<Case> caseOf(Upgrade u, String partId) {
+        try {
+            return Optional.of(Case.of(u, partId, workshop.shop(), state().nextMark(u.id(), partId)));
+        } catch (PartProblem e) {
+            return Optional.empty();
+        }
     }
 
     /** Undo may take away the machine or upgrade being looked at. */
@@ -199,13 +258,9 @@ public final class Desk implements AutoCloseable {
         }
     }
 
-    private void draw(PartForm form) {
-        worker.request(form, picture::set, this::warn);
-    }
-
     @Override
     public void close() {
-        worker.close();
+        engine.close();
         workshop.close();
     }
 }

@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.desk;
 
 /** The stations of an upgrade, in working order. */
 public enum Station {

@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.desk;
 
 /** A view that shows the desk's state; asked to look again after every change. */
 public interface View {

@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.window;
 
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +14,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.View;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.action.Finder;
 import tinperch.desktop.look.CommitField;

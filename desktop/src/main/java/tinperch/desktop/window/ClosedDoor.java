@@ -1,4 +1,4 @@
-package tinperch.desktop;
+package tinperch.desktop.window;
 
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;

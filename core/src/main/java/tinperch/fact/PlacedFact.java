@@ -1,0 +1,36 @@
+package tinperch.fact;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tinperch.machine.space.Shape;
+import tinperch.solid.Placement;
+import tinperch.upgrade.Case;
+
+/** The part in its place on its machine with all axes at zero, and the shapes of the neighbours; empty when it has no site. */
+public final class PlacedFact implements Fact<Optional<PlacedFact.Placed>> {
+    public static final PlacedFact PLACED = new PlacedFact();
+
+    private PlacedFact() {}
+
+    /**
+     * A part among its neighbours.
+     *
+     * @param group what it moves with
+     * @param neighbours by their ids
+     */
+    public record Placed(Shape part, String group, Map<String, Shape> neighbours) {}
+
+    @Override
+    public Object inputs(Case c) {
+        return List.of(c.recipe(), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c));
+    }
+
+    @Override
+    public Optional<Placed> compute(Case c, Facts facts) {
+        Optional<Placement> place = RestFact.inMachine(c, facts);
+        DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
+        return drawing == null ? Optional.empty() : place.map(p -> new Placed(Shape.of(drawing.mesh().placed(p)).ready(), c.site().orElseThrow().group(),
+                facts.get(SceneFact.SCENE)));
+    }
+}
