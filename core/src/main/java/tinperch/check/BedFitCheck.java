@@ -16,11 +16,12 @@ import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 
 /**
- * On which machine can every piece be printed, lying as drawn and turned about the vertical at will? The machine being upgraded is in
- * pieces while the part is needed. A margin of 5 mm is kept on all sides for a brim and clips (common practice).
+ * Can every piece be printed on the machine chosen for it, lying as drawn and turned about the vertical at will? The machine being upgraded
+ * is in pieces while the part is needed. A margin of 5 mm is kept on all sides for a brim and clips (common practice).
  */
 public final class BedFitCheck implements Check {
     static final double SIDE_MM = 5;
+    private static final String ID = "bed";
 
     @Override
     public String about() {
@@ -29,23 +30,24 @@ public final class BedFitCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
-        List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(m -> new Piece(m.piece().name(), m.mesh().bounds().size())).toList();
-        List<Finding> all = new ArrayList<>();
+        List<Piece> pieces = pieces(facts);
         if (pieces.isEmpty()) {
-            return all;
+            return List.of();
         }
         if (c.host().isEmpty()) {
-            all.add(Finding.of("bed.host", Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)));
-        } else if (!c.host().get().prints()) {
-            all.add(Finding.of("bed.host", Severity.STOP, c.host().get().name() + " does not print", "Choose a machine that lays down material.")
-                    .with(elsewhere(c.host().get().id(), pieces, c)));
+            return List.of(Finding.of(ID, Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)));
         }
-        for (Machine m : c.printers()) {
-            if (m.prints()) {
-                all.add(judge(m, pieces, c));
-            }
-        }
-        return all;
+        return List.of(judge(c.host().get(), pieces, c, true));
+    }
+
+    /** What would be said if a machine were chosen to print it; empty when there is no part. */
+    public static Optional<Finding> on(Machine m, Case c, Facts facts) {
+        List<Piece> pieces = pieces(facts);
+        return pieces.isEmpty() ? Optional.empty() : Optional.of(judge(m, pieces, c, false));
+    }
+
+    private static List<Piece> pieces(Facts facts) {
+        return facts.get(MeshesFact.BARE).pieces().stream().map(m -> new Piece(m.piece().name(), m.mesh().bounds().size())).toList();
     }
 
     private record Piece(String name, Vec3 size) {}
@@ -55,23 +57,24 @@ public final class BedFitCheck implements Check {
         return pieces.stream().min((a, b) -> Double.compare(spareMm(m, a.size), spareMm(m, b.size))).orElseThrow();
     }
 
-    private static Finding judge(Machine m, List<Piece> pieces, Case c) {
-        boolean host = c.host().map(h -> h.id().equals(m.id())).orElse(false);
+    private static Finding judge(Machine m, List<Piece> pieces, Case c, boolean host) {
+        List<Remedy> elsewhere = host ? elsewhere(m.id(), pieces, c) : List.of();
+        if (!m.prints()) {
+            return Finding.of(ID, Severity.STOP, m.name() + " does not print", "Choose a machine that lays down material.").with(elsewhere);
+        }
         Piece worst = tightest(m, pieces);
         Margin room = new Margin(spareMm(m, worst.size), 0, Unit.MM, true);
-        String id = "bed." + m.id();
         Vec3 s = worst.size;
         String part = (pieces.size() > 1 ? "The " + worst.name + ", " : "") + Quantity.plain(s.x(), Unit.MM) + " × " + Quantity.plain(s.y(), Unit.MM) + " × " + Quantity.mm(s.z());
-        List<Remedy> elsewhere = host ? elsewhere(m.id(), pieces, c) : List.of();
         if (room.spare() < -1e-6) {
-            return Finding.of(id, host ? Severity.STOP : Severity.LOOK, "Too large for " + m.name() + " by " + Quantity.mm(-room.spare()), part + " with "
+            return Finding.of(ID, Severity.STOP, "Too large for " + m.name() + " by " + Quantity.mm(-room.spare()), part + " with "
                     + Quantity.mm(SIDE_MM) + " around it on a usable " + space(m) + ".").measured(room).with(elsewhere);
         }
         Optional<String> obstacle = obstacle(m, c);
         if (obstacle.isPresent()) {
-            return Finding.of(id, host ? Severity.STOP : Severity.LOOK, m.name() + " cannot print it now", obstacle.get()).with(elsewhere);
+            return Finding.of(ID, Severity.STOP, m.name() + " cannot print it now", obstacle.get()).with(elsewhere);
         }
-        return Finding.of(id, Severity.FINE, host ? "Prints on " + m.name() : "Would fit " + m.name(), part + " on a usable " + space(m) + ".").measured(room);
+        return Finding.of(ID, Severity.FINE, "Prints on " + m.name(), part + " on a usable " + space(m) + ".").measured(room);
     }
 
     private static Optional<String> obstacle(Machine m, Case c) {

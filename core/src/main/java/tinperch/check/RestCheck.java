@@ -50,7 +50,7 @@ public final class RestCheck implements Check {
         List<Finding> all = new ArrayList<>();
         gaps.get().stream().filter(g -> spare(g) < -1e-6).sorted(Comparator.comparingDouble(RestCheck::spare)).forEach(g -> all.add(tight(g, c)));
         if (all.isEmpty()) {
-            Optional<Gap> tightest = gaps.get().stream().filter(g -> !g.stands()).min(Comparator.comparingDouble(RestCheck::spare));
+            Optional<Gap> tightest = gaps.get().stream().filter(g -> !g.stands() && wantedMm(g) > 0).min(Comparator.comparingDouble(RestCheck::spare));
             all.add(tightest.map(g -> Finding.of("rest", Severity.FINE, Quantity.mm(g.gapMm()) + " between " + g.feature() + " and " + g.neighbour().name(),
                     "The tightest place at rest, axes at home; " + Quantity.mm(wantedMm(g)) + " is wanted.").measured(margin(g)).at(g.piece().id(), g.feature()))
                     .orElseGet(() -> Finding.of("rest", c.machine().surroundings().neighbours().isEmpty() ? Severity.CANT_TELL : Severity.FINE,

@@ -8,6 +8,7 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
+import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
@@ -44,8 +45,8 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
 
     /** Where the assembly goes in the machine with all axes at zero: its mount frame onto the site's. */
     public static Optional<Placement> inMachine(Case c, Facts facts) {
-        Optional<Placement> mount = facts.get(FormFact.FORM).form().flatMap(f -> f.mount());
-        return c.site().flatMap(s -> mount.map(m -> s.frame().times(m.inverse())));
+        Optional<PartForm.Mount> mount = facts.get(FormFact.FORM).form().flatMap(PartForm::mount);
+        return c.site().flatMap(s -> mount.map(m -> s.frame().times(m.frame().inverse())));
     }
 
     @Override
@@ -61,12 +62,14 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
         Vec3 shift = space.shift(site.group(), home);
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
         List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(MeshesFact.Made::piece).toList();
+        boolean through = facts.get(FormFact.FORM).form().flatMap(PartForm::mount).map(PartForm.Mount::through).orElse(false);
         List<Gap> all = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
             Vec3 by = shift.minus(space.shift(n.group(), home));
             Shape shape = shapes.get(n.id());
             boolean stands = n.group().equals(site.group()) && n.isMatter() && touches(n.bounds(Vec3.ZERO), site.at());
-            for (int i = 0; i < pieces.size(); i++) {
+            // The opening it goes through is drawn in no neighbour.
+            for (int i = 0; i < pieces.size() && !(stands && through); i++) {
                 facts.stop().check();
                 Placement p = place.get().times(pieces.get(i).place()).moved(by);
                 if (trees.get(i).mesh().bounds().placed(p).overlaps(shape.bounds(), NEAR_MM)) {

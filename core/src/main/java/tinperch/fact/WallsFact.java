@@ -200,7 +200,7 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
             double apothem = c.widthMm() / 2;
             double best = Double.POSITIVE_INFINITY;
             for (int k = 0; k < c.sides(); k++) {
-                double a = turn + 2 * Math.PI * (k + 0.5) / c.sides();
+                double a = turn + 2 * Math.PI * k / c.sides();
                 double px = c.reachMm() * Math.cos(a);
                 double py = c.reachMm() * Math.sin(a);
                 best = Math.min(best, fromZero(x0 - px, y0 - py, x1 - px, y1 - py));
@@ -210,7 +210,7 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
                 double out = Double.NEGATIVE_INFINITY;
                 double across = 0;
                 for (int k = 0; k < c.sides(); k++) {
-                    double a = turn + 2 * Math.PI * k / c.sides();
+                    double a = turn + 2 * Math.PI * (k + 0.5) / c.sides();
                     double d = p[0] * Math.cos(a) + p[1] * Math.sin(a) - apothem;
                     if (d > out) {
                         out = d;

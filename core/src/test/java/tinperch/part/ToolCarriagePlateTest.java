@@ -5,28 +5,37 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
+import static tinperch.part.PartExamples.mesh;
+import static tinperch.part.PartExamples.plateCase;
+import static tinperch.part.PartExamples.values;
+import static tinperch.part.family.ToolCarriagePlate.CARRIED;
+import static tinperch.part.family.ToolCarriagePlate.HEIGHT;
+import static tinperch.part.family.ToolCarriagePlate.MOUNT;
+import static tinperch.part.family.ToolCarriagePlate.OPENING;
+import static tinperch.part.family.ToolCarriagePlate.OPENING_X;
+import static tinperch.part.family.ToolCarriagePlate.THICKNESS;
+import static tinperch.part.family.ToolCarriagePlate.WIDTH;
 
-import java.util.Map;
-import java.util.Optional;
-import java.util.Random;
+import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import tinperch.hardware.HardwareTables;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.FormFact;
+import tinperch.fact.MeshesFact;
+import tinperch.part.form.Dimension;
+import tinperch.part.form.PartForm;
+import tinperch.part.form.SeatKind;
+import tinperch.part.mark.Marking;
 import tinperch.quantity.QuantityException;
 import tinperch.solid.Mesh;
-import tinperch.solid.SolidException;
-import tinperch.solid.Tolerances;
-import tinperch.solid.kernel.SolidKernel;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Shop;
 
 public class ToolCarriagePlateTest {
-    private static Mesh mesh(PartForm f) {
-        Mesh m = SolidKernel.evaluate(f.solid(), Tolerances.USUAL);
-        assertEquals(m.openEdges(), 0);
-        return m;
-    }
-
     private static double volume(Values v) {
-        return mesh(CarriageExamples.form(v)).volumeMm3();
+        Mesh m = mesh(plateCase(v));
+        assertEquals(m.openEdges(), 0);
+        return m.volumeMm3();
     }
 
     /** Area of the 48-sided hole drawn for a diameter. */
@@ -43,173 +52,136 @@ public class ToolCarriagePlateTest {
         // Machine side: M3 through holes 3.4 (ISO 273 medium). Tool side: inserts M3×5.7, hole 4.0 deep 6.7, in bosses
         // 9.2 × 5 on the plate: 5 mm of the hole in the boss, 1.7 in the plate.
         double expected = 80 * 70 * 8 - 4 * 8 * hole(3.4) + 4 * 5 * disc(9.2) - 4 * 6.7 * hole(4.0);
-        assertEquals(volume(CarriageExamples.values()), expected, 1e-6);
+        assertEquals(volume(values()), expected, 1e-6);
     }
 
     @Test
     public void nutPocketsAreCutFromTheFarSide() {
-        Values v = CarriageExamples.values().with("mount.seat", "captive nut");
+        Values v = values().with(MOUNT.seat, SeatKind.CAPTIVE_NUT);
         // Hexagon across flats 5.5 + 0.3, depth 2.4 + 0.2 (ISO 4032 and common practice); the pocket swallows the hole there.
         double hexagon = Math.sqrt(3) / 2 * 5.8 * 5.8;
-        assertEquals(volume(CarriageExamples.values()) - volume(v), 4 * 2.6 * (hexagon - hole(3.4)), 1e-6);
+        assertEquals(volume(values()) - volume(v), 4 * 2.6 * (hexagon - hole(3.4)), 1e-6);
     }
 
     @Test
     public void aRecessSinksTheHead() {
-        Values v = CarriageExamples.values().with("mount.recess", 3.2);
-        assertEquals(volume(CarriageExamples.values()) - volume(v), 4 * 3.2 * (hole(6.0) - hole(3.4)), 1e-6);
+        Values v = values().with(MOUNT.recess, 3.2);
+        assertEquals(volume(values()) - volume(v), 4 * 3.2 * (hole(6.0) - hole(3.4)), 1e-6);
     }
 
     @Test
     public void theOpeningGoesThrough() {
-        Values v = CarriageExamples.values().with("opening.diameter", 20);
         double opening = 72 * 100 * Math.tan(Math.PI / 72);
-        assertEquals(volume(CarriageExamples.values()) - volume(v), 8 * opening, 1e-6);
+        assertEquals(volume(values()) - volume(values().with(OPENING, 20.0)), 8 * opening, 1e-6);
     }
 
     @Test
     public void holesComeOutLargerByThePrintersOffset() {
-        double plain = mesh(CarriageExamples.form(CarriageExamples.values(), "", 0)).volumeMm3();
-        double offset = mesh(CarriageExamples.form(CarriageExamples.values(), "", 0.2)).volumeMm3();
-        assertEquals(plain - offset, 4 * 8 * (hole(3.6) - hole(3.4)) + 4 * 6.7 * (hole(4.2) - hole(4.0)), 1e-6);
+        Case plain = plateCase(values());
+        Shop shop = PartExamples.shop(60, 50, 32, 32);
+        Shop off = new Shop(shop.machines().stream().map(m -> m.id().equals("large") ? m.withHoleOffset(0.2) : m).toList(), shop.hardware(), shop.drawer(), shop.models());
+        Case offset = Case.of(PartExamples.upgrade(PartExamples.plate(values())), "p1", off, "");
+        assertEquals(mesh(plain).volumeMm3() - mesh(offset).volumeMm3(), 4 * 8 * (hole(3.6) - hole(3.4)) + 4 * 6.7 * (hole(4.2) - hole(4.0)), 1e-6);
+    }
+
+    private static Case marked(Values v, String mark) {
+        return Case.of(PartExamples.upgrade(PartExamples.plate(v)), "p1", PartExamples.shop(60, 50, 32, 32), mark);
     }
 
     @Test
-    public void theMarkIsEngraved() {
-        Values v = CarriageExamples.values().with("mark.height", 6);
-        PartForm with = CarriageExamples.form(v, "R3", 0);
-        assertEquals(with.markPlace(), Optional.of("engraved 6 mm high on the tool side"));
-        Mesh m = mesh(with);
-        assertTrue(m.faces().stream().anyMatch(f -> f.feature().startsWith("mark")));
-        double removed = volume(v) - m.volumeMm3();
-        assertTrue(removed > 2 && removed < 30, "removed " + removed);
-        Mesh other = mesh(CarriageExamples.form(v, "R4", 0));
-        assertNotEquals(other.volumeMm3(), m.volumeMm3(), "another revision, another mark");
+    public void theMarkIsEngravedClearOfEverything() {
+        Values v = values().with(Marking.HEIGHT, 6.0);
+        MeshesFact.Made made = new FactsOnce(marked(v, "R3")).get(MeshesFact.MESHES).pieces().get(0);
+        assertEquals(made.mark().orElseThrow().words(), "engraved 6 mm high");
+        Mesh m = made.mesh();
+        assertEquals(m.openEdges(), 0);
+        // What is cut away is the letters' own area times the depth, to the last digit: nothing else was touched.
+        double letters = made.mark().get().outlines().stream().mapToDouble(tinperch.solid.Profile::areaMm2).sum();
+        assertEquals(volume(v) - m.volumeMm3(), letters * 0.6, 1e-6);
+        assertNotEquals(mesh(marked(v, "R4")).volumeMm3(), m.volumeMm3(), "another revision, another mark");
+        assertEquals(mesh(marked(v.with(Marking.HEIGHT, 0.0), "R3")).volumeMm3(), volume(v), 1e-9);
     }
 
     @Test
     public void theMarkGetsSmallerOrIsLeftOutWhereThereIsNoRoom() {
-        Values crowded = CarriageExamples.values().with("mark.height", 20).with("plate.height", 56.2).with("plate.width", 66.2)
-                .with("opening.diameter", 30).with("tool.boss", 12);
-        PartForm f = CarriageExamples.form(crowded, "R123456789", 0);
-        assertTrue(f.markPlace().isEmpty() || !f.markPlace().get().contains(" 20 "), f.markPlace().toString());
-        assertEquals(mesh(f).openEdges(), 0);
-    }
-
-    @Test
-    public void boundsAreThoseOfTheMesh() {
-        Values v = CarriageExamples.values().with("mount.standoff", 4).with("tool.boss", 14);
-        PartForm f = CarriageExamples.form(v);
-        Mesh m = mesh(f);
-        assertEquals(m.bounds().size().z(), f.bounds().size().z(), 1e-9);
-        assertEquals(m.bounds().size().x(), f.bounds().size().x(), 1e-9);
-        assertEquals(f.bounds().min().z(), -4.0);
-        assertEquals(f.bounds().max().z(), 13.0);
+        Values crowded = values().with(Marking.HEIGHT, 20.0).with(HEIGHT, 56.2).with(WIDTH, 66.2).with(OPENING, 30.0).with(CARRIED.boss, 12.0);
+        MeshesFact.Made made = new FactsOnce(marked(crowded, "R123456789")).get(MeshesFact.MESHES).pieces().get(0);
+        assertTrue(made.mark().map(k -> k.heightMm() < 20).orElse(true));
+        assertEquals(made.mesh().openEdges(), 0);
     }
 
     @Test
     public void aTurnedPatternTurnsItsHoles() {
-        Values v = CarriageExamples.values().with("tool.turn", 45);
-        PartForm f = CarriageExamples.form(v);
-        assertEquals(volume(v), volume(CarriageExamples.values()), 1e-6);
-        // 32 × 32 turned by 45° reaches 32/√2 to the right, boss 9.2: 27.2 mm.
-        assertTrue(mesh(f).faces().stream().filter(x -> x.feature().equals("tool boss B"))
-                .flatMap(x -> x.rings().stream()).flatMapToInt(java.util.Arrays::stream)
-                .mapToDouble(i -> Math.hypot(mesh(f).x(i), mesh(f).y(i))).max().orElse(0) < 28);
+        Mesh m = mesh(plateCase(values().with(CARRIED.turn, 45.0)));
+        assertEquals(m.volumeMm3(), volume(values()), 1e-6);
+        // 32 × 32 turned by 45° reaches 32/√2 = 22.6 to the right; with the boss of 9.2, 27.2 mm.
+        double reach = m.faces().stream().filter(x -> x.feature().equals("tool boss B")).flatMap(x -> x.rings().stream()).flatMapToInt(java.util.Arrays::stream)
+                .mapToDouble(m::x).max().orElse(0);
+        assertEquals(reach, 32 / Math.sqrt(2) + 4.6, 0.05, "hole B stands straight to the right of the middle now");
+    }
+
+    @Test
+    public void aMovedPatternMovesItsHolesUp() {
+        Mesh m = mesh(plateCase(values().with(CARRIED.y, 6.0)));
+        double high = m.faces().stream().filter(x -> x.feature().equals("tool boss C")).flatMap(x -> x.rings().stream()).flatMapToInt(java.util.Arrays::stream)
+                .mapToDouble(m::y).max().orElse(0);
+        assertEquals(high, 16 + 6 + 4.6, 0.02);
     }
 
     @DataProvider
     public Object[][] impossible() {
-        return new Object[][] {
-            {"plate.width", 50, "beyond the plate's edge"},
-            {"plate.height", 40, "beyond the plate's edge"},
-            {"mount.x", 30, "beyond the plate's edge"},
-            {"opening.diameter", 44, "runs into"},
-            {"opening.x", 39, ""},
-        };
+        return new Object[][] {{values().with(WIDTH, 50.0), "beyond the plate's edge"}, {values().with(HEIGHT, 40.0), "beyond the plate's edge"},
+            {values().with(MOUNT.x, 30.0), "beyond the plate's edge"}, {values().with(OPENING, 10.0).with(OPENING_X, 39.0), "reaches the plate's edge"}};
     }
 
     @Test(dataProvider = "impossible")
-    public void whatFitsNoPlateIsRefusedWithAWayOut(String key, double value, String part) {
-        Values v = CarriageExamples.values().with(key, value);
-        if (part.isEmpty()) {
-            CarriageExamples.form(v);
-            v = v.with("opening.diameter", 10);
-        }
-        Values wrong = v;
-        PartProblem e = expectThrows(PartProblem.class, () -> CarriageExamples.form(wrong));
-        assertTrue(e.getMessage().contains(part), e.getMessage());
-        assertTrue(e.getMessage().contains("Make") || e.getMessage().contains("make"), "says what to do: " + e.getMessage());
-        assertFalse(e.parameterKey().isEmpty());
+    public void whatFitsNoPlateIsRefusedWithAWayOut(Values v, String part) {
+        FormFact.Answer a = new FactsOnce(plateCase(v)).get(FormFact.FORM);
+        assertTrue(a.form().isEmpty());
+        assertTrue(a.problem().contains(part), a.problem());
+        assertTrue(a.problem().contains("Make") || a.problem().contains("make"), "says what to do: " + a.problem());
+        assertTrue(a.param().isPresent());
     }
 
     @Test
     public void theSizeItAsksForIsEnough() {
-        PartProblem e = expectThrows(PartProblem.class,
-                () -> CarriageExamples.form(CarriageExamples.values().with("plate.width", 50)));
-        double asked = Double.parseDouble(e.getMessage().replaceAll(".*at least ([0-9.]+) mm.*", "$1"));
-        CarriageExamples.form(CarriageExamples.values().with("plate.width", asked));
-    }
-
-    @Test
-    public void aMissingPatternSaysWhereToMeasure() {
-        PartProblem e = expectThrows(PartProblem.class, () -> CarriageExamples.FAMILY.form(new PartInputs(
-                CarriageExamples.values(), Map.of(), HardwareTables.STANDARD, 0, "")));
-        assertTrue(e.getMessage().contains("Measure station"), e.getMessage());
+        String said = new FactsOnce(plateCase(values().with(WIDTH, 50.0))).get(FormFact.FORM).problem();
+        double asked = Double.parseDouble(said.replaceAll(".*at least ([0-9.]+) mm.*", "$1"));
+        assertTrue(new FactsOnce(plateCase(values().with(WIDTH, asked))).get(FormFact.FORM).form().isPresent());
     }
 
     @Test
     public void anInsertThatIsNotMadeIsRefused() {
-        PartProblem e = expectThrows(PartProblem.class,
-                () -> CarriageExamples.form(CarriageExamples.values().with("tool.thread", "M8")));
-        assertTrue(e.getMessage().contains("M8"), e.getMessage());
+        assertTrue(new FactsOnce(plateCase(values().with(CARRIED.thread, "M8"))).get(FormFact.FORM).problem().contains("M8"));
     }
 
     @Test
     public void parametersSayTheirRange() {
-        Parameter t = CarriageExamples.FAMILY.parameter("plate.thickness");
-        assertEquals(t.parse("5 mm"), 5.0);
-        assertEquals(t.parse("1/4 in"), 6.35, 1e-9);
-        QuantityException e = expectThrows(QuantityException.class, () -> t.parse("-3"));
+        assertEquals(THICKNESS.of(THICKNESS.typed(values(), "5 mm")), 5.0);
+        assertEquals(THICKNESS.of(THICKNESS.typed(values(), "1/4 in")), 6.35, 1e-9);
+        QuantityException e = expectThrows(QuantityException.class, () -> THICKNESS.typed(values(), "-3"));
         assertEquals(e.getMessage(), "Plate thickness goes from 1 mm to 60 mm; −3 mm was left out.");
-        expectThrows(QuantityException.class, () -> t.parse("900000"));
-        expectThrows(IllegalArgumentException.class, () -> CarriageExamples.FAMILY.parameter("no.such"));
+        expectThrows(QuantityException.class, () -> THICKNESS.typed(values(), "900000"));
+        expectThrows(QuantityException.class, () -> MOUNT.seat.typed(values(), "chewing gum"));
     }
 
     @Test
-    public void everyDimensionWithAKeyHasAParameterAndTheRightLength() {
-        PartForm f = CarriageExamples.form(CarriageExamples.values());
-        assertTrue(f.dimensions().size() >= 8);
-        for (Dimension d : f.dimensions()) {
-            d.key().ifPresent(k -> {
-                double length = d.to().minus(d.from()).length();
-                assertEquals(length, CarriageExamples.values().number(k), 1e-9, k);
-            });
-        }
+    public void everyDimensionWithAParameterHasItsLength() {
+        PartForm f = new FactsOnce(plateCase(values())).get(FormFact.FORM).form().orElseThrow();
+        List<Dimension> all = f.dimensions();
+        assertTrue(all.size() >= 8);
+        all.forEach(d -> d.param().ifPresent(p -> assertEquals(d.lengthMm(), p.of(values()), 1e-9, p.key())));
     }
 
     @Test
-    public void anyValuesGiveAClosedPartOrASentence() {
-        Random r = new Random(21);
-        int made = 0;
-        for (int n = 0; n < 250; n++) {
-            Values v = CarriageExamples.FAMILY.start();
-            for (Parameter p : CarriageExamples.FAMILY.parameters()) {
-                if (p.isChoice()) {
-                    v = v.with(p.key(), p.choices().get(r.nextInt(3) > 0 ? 0 : r.nextInt(p.choices().size())));
-                } else if (r.nextInt(3) == 0) {
-                    double near = p.start() + (p.max() - p.min()) * 0.04 * r.nextGaussian();
-                    v = v.with(p.key(), Math.round(Math.max(p.min(), Math.min(p.max(), near)) * 10) / 10.0);
-                }
-            }
-            Values values = v;
-            try {
-                mesh(CarriageExamples.form(values, "R" + n, 0.2));
-                made++;
-            } catch (PartProblem | SolidException e) {
-                assertTrue(e.getMessage().endsWith("."), e.getMessage());
-            }
+    public void patternsOfAnyNumberOfHolesMeet() {
+        Shop shop = PartExamples.shop(60, 50, 32, 32);
+        for (String[] usual : new String[][] {{"pair-40", "2"}, {"triangle-40", "3"}, {"circle-6x30", "6"}, {"motor-17", "4"}}) {
+            PartDesign p = PartExamples.plate(values().with(CARRIED.boss, 6.0)).bound("tool", new tinperch.part.bind.Binding.Usual(usual[0]));
+            PartForm f = new FactsOnce(PartExamples.caseOf(p, shop)).get(FormFact.FORM).form().orElseThrow();
+            assertEquals(f.screws().stream().filter(s -> s.row().equals("tool")).count(), Long.parseLong(usual[1]), usual[0]);
+            assertEquals(mesh(PartExamples.caseOf(p, shop)).openEdges(), 0);
         }
-        assertTrue(made > 30, "made " + made);
+        assertFalse(shop.machines().isEmpty());
     }
 }

@@ -43,6 +43,15 @@ public final class Gaps {
 
     /** @param shapesById one without a shape counts as its box */
     public Gaps(Surroundings space, Map<String, Shape> shapesById) {
+        this(space, shapesById, "");
+    }
+
+    /**
+     * Gaps of one neighbour to all others.
+     *
+     * @param onlyOf its id; empty for the gaps of all
+     */
+    public Gaps(Surroundings space, Map<String, Shape> shapesById, String onlyOf) {
         this.space = space;
         neighbours = space.neighbours();
         int n = neighbours.size();
@@ -64,7 +73,8 @@ public final class Gaps {
             for (int j = i + 1; j < n; j++) {
                 Neighbour a = neighbours.get(i);
                 Neighbour b = neighbours.get(j);
-                if (!a.group().equals(b.group()) && a.isMatter() && b.isMatter()) {
+                boolean counts = onlyOf.isEmpty() || a.id().equals(onlyOf) || b.id().equals(onlyOf);
+                if (counts && !a.group().equals(b.group()) && a.isMatter() && b.isMatter()) {
                     found[count++] = i;
                     found[count++] = j;
                 }

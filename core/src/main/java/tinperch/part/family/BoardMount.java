@@ -191,7 +191,8 @@ public final class BoardMount implements PartFamily {
                 pegs ? in.get(SCREWS.held) : 0));
         Joint snap = new Joint.CantileverSnap("lid's arms", in.get(ARM_THICKNESS), in.get(ARM) - in.get(HOOK), in.get(HOOK), List.of(new Lever(HOOK, 1, "hook")));
         return new PartForm(List.of(tray, lid), screws, held, List.of(snap, snap), List.of(), dimensions(in, halfX + wall, halfY + wall, rest, top),
-                mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).or(() -> Optional.of(Placement.HERE)));
+                Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn)))
+                        .orElse(Placement.HERE), false)));
     }
 
     private static Optional<Leaf> slot(PartInputs in, double halfX, double halfY, double wall, double from, double top) {

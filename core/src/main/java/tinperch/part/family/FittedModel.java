@@ -148,7 +148,7 @@ public final class FittedModel implements PartFamily {
             Placement mouth = Placement.along(hole.middle().minus(along.times(hole.length() / 2)), along, hole.axis() == 0 ? Vec3.Y : Vec3.X);
             cuts.add(Leaf.extrusion(name, Profile.hole(0, 0, width, SIDES), mouth, -BEYOND_MM, hole.length() + BEYOND_MM).placed(name, place));
             Vec3 at = place.point(mouth.origin().x(), mouth.origin().y(), mouth.origin().z());
-            cavities.add(Cavity.hole(name, name, name, Placement.along(at, turned(place, along), turned(place, mouth.u())), width, hole.length()));
+            cavities.add(Cavity.hole(name, "holes." + cuts.size(), name, Placement.along(at, turned(place, along), turned(place, mouth.u())), width, hole.length()));
         }
         Solid solid = cuts.isEmpty() ? body : new Solid.Difference(body, cuts);
         return PartForm.of(Piece.only("model", solid, cavities, List.of()), List.of(), List.of(), dimensions(body.bounds()), Optional.empty());

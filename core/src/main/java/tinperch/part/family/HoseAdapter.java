@@ -155,6 +155,6 @@ public final class HoseAdapter implements PartFamily {
                         Dimension.up(View.SIDE, 0, root, start, 0, root, top, 16, LENGTH),
                         Dimension.across(View.TOP, -outer, 0, 0, outer, 0, 0, -14, null),
                         Dimension.across(View.FRONT, -tip, 0, top, tip, 0, top, 10, null)),
-                Optional.of(Placement.at(0, 0, opening.wallMm())));
+                Optional.of(new PartForm.Mount(Placement.at(0, 0, opening.wallMm()), true)));
     }
 }

@@ -12,7 +12,7 @@ import tinperch.solid.Placement;
  * @param label what a finding calls it, "tool-side insert C"
  * @param axis origin in the middle of its mouth, z into the material
  * @param widthMm diameter of a round one, across the flats of a six-sided one
- * @param sides 0 for a round one, else how many sides it has; the first flat looks along the axis' x
+ * @param sides 0 for a round one, else how many sides it has; a corner looks along the axis' x
  * @param depthMm from the mouth to the floor, or all the way through
  * @param through whether it has no floor
  * @param boreMm diameter of the hole that goes on behind its floor; 0 for none

@@ -11,11 +11,10 @@ import tinperch.solid.Placement;
  * @param held what is mounted on it, simplified
  * @param joints how the pieces hold each other
  * @param ports what it offers to other parts
- * @param mount frame that meets the site's: z the way the site faces, origin at the middle of its holes; empty when the part
- *     mounts on none
+ * @param mount how it meets a site; empty when the part mounts on none
  */
 public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
-        List<Dimension> dimensions, Optional<Placement> mount) {
+        List<Dimension> dimensions, Optional<Mount> mount) {
     public PartForm {
         pieces = List.copyOf(pieces);
         screws = List.copyOf(screws);
@@ -25,8 +24,16 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
         dimensions = List.copyOf(dimensions);
     }
 
+    /**
+     * How a part meets its site.
+     *
+     * @param frame meets the site's: z the way the site faces, origin at the middle of its holes
+     * @param through whether it reaches through what it stands on, as through an opening
+     */
+    public record Mount(Placement frame, boolean through) {}
+
     /** A part of one piece without joints and ports. */
-    public static PartForm of(Piece piece, List<Screw> screws, List<Held> held, List<Dimension> dimensions, Optional<Placement> mount) {
+    public static PartForm of(Piece piece, List<Screw> screws, List<Held> held, List<Dimension> dimensions, Optional<Mount> mount) {
         return new PartForm(List.of(piece), screws, held, List.of(), List.of(), dimensions, mount);
     }
 

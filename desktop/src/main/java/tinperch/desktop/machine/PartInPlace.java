@@ -32,7 +32,7 @@ import tinperch.upgrade.Case;
 /** The part looked at in its place on the machine: among its neighbours in three views and on a turntable, moved along the axes. */
 public final class PartInPlace extends BorderPane implements View {
     private static final String PART = "the part itself";
-    private static final double AROUND_MM = 45;
+    private static final double AROUND_MM = 30;
     private static final int PLACES = 60;
 
     private final Desk desk;
@@ -54,13 +54,15 @@ public final class PartInPlace extends BorderPane implements View {
         this.desk = desk;
         views = new SpaceViews(desk.theme(), id -> { });
         table = new Turntable(desk.theme(), "neighbours", face -> { });
-        table.setPrefWidth(330);
+        table.setPrefWidth(300);
         Ui.id(this, "in-place");
         VBox below = new VBox(6, tightest, strips);
         setCenter(views);
         setRight(table);
         setBottom(below);
         setMinSize(0, 0);
+        getStyleClass().add("fitting-sheet");
+        setPadding(new javafx.geometry.Insets(6, 12, 10, 12));
     }
 
     @Override
@@ -88,7 +90,7 @@ public final class PartInPlace extends BorderPane implements View {
         space = new Surroundings(own.axes(), own.groups(), all, own.sites());
         shapes = new HashMap<>(placed.neighbours());
         shapes.put(PART, part);
-        gaps = new Gaps(space, shapes);
+        gaps = new Gaps(space, shapes, PART);
         if (axesChanged) {
             own.home().forEach(pose::putIfAbsent);
             makeStrips();
@@ -141,8 +143,8 @@ public final class PartInPlace extends BorderPane implements View {
             byAxis.get(a.name()).show(a, at(a), gaps.boxesAlong(a.name(), pose, PLACES));
             positions.get(a.name()).setText(Quantity.mm(Math.round(at(a) * 10) / 10.0));
         }
-        tightest.setText(gaps.betweenBoxes(pose).map(g -> (g.mm() > 0 ? "Smallest gap between boxes here " + Quantity.mm(g.mm()) + ": "
-                : "Boxes overlap by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
+        tightest.setText(gaps.betweenBoxes(pose).map(g -> (g.mm() > 0 ? "Smallest gap of its box to what moves otherwise: " + Quantity.mm(g.mm()) + " to "
+                : "Its box runs " + Quantity.mm(-g.mm()) + " into ") + (g.a().id().equals(PART) ? g.b() : g.a()).name()).orElse("Nothing here moves against it."));
     }
 
     @Override

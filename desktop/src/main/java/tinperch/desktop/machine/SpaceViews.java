@@ -104,9 +104,14 @@ final class SpaceViews extends Drawing {
         side.x = left + s.x() * scale + GAP;
         side.y = front.y;
         for (View v : new View[] {plan, front, side}) {
+            g.setFont(Font.font("Lato", 11));
+            g.setTextAlign(TextAlignment.LEFT);
+            g.setTextBaseline(VPos.BOTTOM);
+            g.setFill(p.faintColour());
+            g.fillText(v.title, v.x, v.y - s.dot(v.up) * scale - 4);
             g.save();
             g.beginPath();
-            g.rect(v.x - 6, v.y - s.dot(v.up) * scale - GAP / 2 - 2, s.dot(v.right) * scale + 12, s.dot(v.up) * scale + GAP / 2 + 8);
+            g.rect(v.x - 3, v.y - s.dot(v.up) * scale - 3, s.dot(v.right) * scale + 6, s.dot(v.up) * scale + 6);
             g.clip();
             draw(g, v, p);
             g.restore();
@@ -115,10 +120,6 @@ final class SpaceViews extends Drawing {
 
     private void draw(GraphicsContext g, View v, Palette p) {
         g.setFont(Font.font("Lato", 11));
-        g.setTextAlign(TextAlignment.LEFT);
-        g.setTextBaseline(VPos.BOTTOM);
-        g.setFill(p.faintColour());
-        g.fillText(v.title, v.x, v.y - reach.size().dot(v.up) * scale - 2);
         List<double[]> labels = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
             double[] b = v.box(space.bounds(n, pose));

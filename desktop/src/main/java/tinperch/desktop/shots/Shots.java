@@ -129,7 +129,18 @@ public final class Shots {
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
-        detail("no-part", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        step("kinds", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        step("in-place", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((javafx.scene.control.ToggleButton) find("#in-place")).fire();
+        });
+        step("pieces", () -> {
+            desk.goTo(desk.state().upgrade("ruff-fume").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(1));
+        });
+        detail("board-house", () -> desk.goTo(desk.state().upgrade("turnstone-board").orElseThrow(), Station.SHAPE));
+        detail("board-print", () -> desk.goTo(desk.state().upgrade("turnstone-board").orElseThrow(), Station.PRINT));
+        detail("board-measure", () -> desk.goTo(desk.state().upgrade("turnstone-board").orElseThrow(), Station.MEASURE));
         step("model-part", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.SHAPE));
         detail("model-print", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.PRINT));
         step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));

@@ -33,12 +33,13 @@ import tinperch.upgrade.Upgrade;
 /** "What kind of part?": pictures drawn from each kind's start values, grouped by what they do, found by typing. Choosing one makes it at once. */
 final class KindsPage extends VBox implements View {
     private static final double WIDTH = 216;
+    private static final double PURPOSE_HEIGHT = 54;
 
     private final Desk desk;
     private final String upgradeId;
     private final int partsBefore;
     private final TextField find = Ui.id(new TextField(), "find-kind");
-    private final VBox groups = new VBox(14);
+    private final FlowPane groups = new FlowPane(26, 14);
     private final Map<PartFamily, Node> cards = new LinkedHashMap<>();
 
     KindsPage(Desk desk, String upgradeId) {
@@ -61,6 +62,7 @@ final class KindsPage extends VBox implements View {
                 cards.put(f, card(f));
             }
         }
+        groups.setRowValignment(javafx.geometry.VPos.TOP);
         Scroller scroll = new Scroller(groups);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
@@ -94,13 +96,17 @@ final class KindsPage extends VBox implements View {
     }
 
     private static Button button(Node picture, String title, String purpose, String id) {
-        Label what = Ui.text(purpose, "faint");
+        Label what = Ui.label(purpose, "faint");
+        what.setWrapText(true);
+        what.setMaxWidth(WIDTH - 26);
+        what.setPrefHeight(PURPOSE_HEIGHT);
         VBox box = new VBox(4, picture, Ui.label(title, "strong"), what);
-        box.setPrefWidth(WIDTH - 24);
+        box.setAlignment(Pos.TOP_LEFT);
         Button b = Ui.id(new Button(null, box), id);
         b.getStyleClass().add("kind-card");
         b.setAccessibleText(title);
         b.setPrefWidth(WIDTH);
+        b.setMaxWidth(WIDTH);
         return b;
     }
 
@@ -118,7 +124,8 @@ final class KindsPage extends VBox implements View {
                 found.addAll(models(typed));
             }
             if (!found.isEmpty()) {
-                FlowPane row = new FlowPane(12, 12);
+                // As many beside each other as there are; the groups themselves break into rows.
+                HBox row = new HBox(12);
                 row.getChildren().addAll(found);
                 groups.getChildren().add(new VBox(6, Ui.label(does.label(), "section"), row));
             }
@@ -147,7 +154,9 @@ final class KindsPage extends VBox implements View {
             all.add(b);
         }
         if (all.isEmpty() && typed.isEmpty()) {
-            all.add(Ui.text("A downloaded model becomes a part too: this machine's sheet takes one in under Models.", "faint"));
+            Label none = Ui.text("A downloaded model becomes a part too: this machine's sheet takes one in under Models.", "faint");
+            none.setPrefWidth(WIDTH);
+            all.add(none);
         }
         return all;
     }

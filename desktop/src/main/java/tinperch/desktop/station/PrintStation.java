@@ -21,6 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
+import tinperch.check.BedFitCheck;
 import tinperch.check.Finding;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
@@ -241,7 +242,8 @@ final class PrintStation extends Scroller implements View {
     private void showHosts(Upgrade u) {
         hosts.getChildren().clear();
         ToggleGroup group = new ToggleGroup();
-        List<Finding> findings = desk.assessmentProperty().get().findings();
+        // Meshes are there once the part is drawn; nothing is computed here.
+        boolean drawn = desk.drawingProperty().get() != null && desk.assessmentProperty().get().pending().isEmpty();
         for (Machine m : desk.state().machines()) {
             if (!m.prints()) {
                 continue;
@@ -252,7 +254,7 @@ final class PrintStation extends Scroller implements View {
             b.setMinWidth(110);
             b.setOnAction(e -> desk.workshop().edit("print on " + m.name(),
                     s -> s.with(s.upgrade(upgradeId).orElseThrow().onHost(m.id()))));
-            Optional<Finding> f = findings.stream().filter(x -> x.id().equals("bed." + m.id())).findFirst();
+            Optional<Finding> f = desk.looked().filter(c -> drawn).flatMap(c -> BedFitCheck.on(m, c, desk.engine().now(c)));
             HBox line = row(b);
             f.ifPresent(x -> line.getChildren().addAll(new SeverityBadge(x.severity()),
                     Ui.label(x.margin().map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));

@@ -70,8 +70,8 @@ final class DemoSurroundings {
         rod("gantry rod", "gantry", Kind.SOLID, -60, 8, 38, 420, 10, 10, "x", 2);
         box("hot block", "carriage", Kind.HOT, -12, -10, 2, 24, 20, 12, 3, 275);
         box("tool plate", "carriage", Kind.SOLID, -28, -32, 16, 56, 34, 70, 2, 0);
-        box("lamp light", "", Kind.LIGHT, 60, 280, 60, 170, 60, 80, 0, 0);
-        site("roof rail", "", 150, 330, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
+        box("lamp light", "", Kind.LIGHT, 60, 240, 60, 170, 90, 66, 0, 0);
+        site("roof rail", "", 150, 300, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
 
     private void ruff() {

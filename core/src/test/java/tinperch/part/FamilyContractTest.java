@@ -1,0 +1,230 @@
+package tinperch.part;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tinperch.check.Finding;
+import tinperch.check.Remedy;
+import tinperch.check.Severity;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.FormFact;
+import tinperch.fact.MeshesFact;
+import tinperch.judge.Assessment;
+import tinperch.judge.Judge;
+import tinperch.part.bind.MeshRef;
+import tinperch.part.form.PartForm;
+import tinperch.part.mark.Marking;
+import tinperch.solid.Leaf;
+import tinperch.solid.Mesh;
+import tinperch.solid.Solid;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
+import tinperch.upgrade.Families;
+
+/** What every kind of part promises, tried on all of them. */
+public class FamilyContractTest {
+    @DataProvider
+    public Object[][] families() {
+        // Kinds made from somebody's model need one; they have tests of their own.
+        return Families.ALL.stream().filter(f -> f.roles().stream().noneMatch(r -> r.kind().equals(MeshRef.KIND))).map(f -> new Object[] {f}).toArray(Object[][]::new);
+    }
+
+    private static Case marked(PartFamily f, Values v) {
+        Case c = PartExamples.usual(f.id(), v);
+        return Case.of(c.upgrade(), "p1", PartExamples.shop(60, 50, 32, 32), "R7");
+    }
+
+    /** What can be seen of a part without computing a triangle: the corners of all leaves, the screws, the dimensions; a text when there is none. */
+    private static Object seen(Case c) {
+        FormFact.Answer a = new FactsOnce(c).get(FormFact.FORM);
+        if (a.form().isEmpty()) {
+            return a.problem();
+        }
+        List<Object> all = new ArrayList<>();
+        a.form().get().pieces().forEach(p -> corners(p.solid(), all));
+        PartForm f = a.form().get();
+        return List.of(all, f.screws(), f.mount(), f.joints(), Marking.HEIGHT.of(c.recipe().values()));
+    }
+
+    private static void corners(Solid s, List<Object> into) {
+        if (s instanceof Leaf l) {
+            double sum = 0;
+            for (int i = 0; i < l.cornerCount(); i++) {
+                sum += Math.sin(1.3 * i + 0.5) * l.corner(i, 0) + Math.cos(0.7 * i) * l.corner(i, 1) + Math.sin(2.1 * i + 1) * l.corner(i, 2);
+            }
+            into.add(l.feature() + Math.rint(sum * 1e6));
+        } else if (s instanceof Solid.Union u) {
+            u.parts().forEach(p -> corners(p, into));
+        } else if (s instanceof Solid.Difference d) {
+            corners(d.body(), into);
+            d.cuts().forEach(p -> corners(p, into));
+        } else if (s instanceof Solid.Intersection i) {
+            i.parts().forEach(p -> corners(p, into));
+        }
+    }
+
+    private static List<Values> others(Param<?> p, Values base) {
+        List<Values> all = new ArrayList<>();
+        if (p instanceof NumberParam n) {
+            double now = n.of(base);
+            for (double v : new double[] {now + 1, now - 1, now + 4, now + 0.3, now * 1.3, now + 25}) {
+                if (n.holds(v) && v != now) {
+                    all.add(n.set(base, v));
+                }
+            }
+        } else if (p instanceof ChoiceParam<?> c) {
+            c.options().forEach(o -> all.add(c.typed(base, o.label())));
+        } else {
+            all.add(p.typed(base, "yes"));
+            all.add(p.typed(base, "no"));
+        }
+        return all;
+    }
+
+    /** Values from which a parameter may be seen: the start, every choice or switch set otherwise, alone and beside every switch, every number off its zero. */
+    private static List<Values> bases(PartFamily f) {
+        List<Values> all = new ArrayList<>(List.of(Values.START));
+        for (Param<?> p : f.params()) {
+            if (p instanceof ChoiceParam<?> || p instanceof SwitchParam) {
+                all.addAll(others(p, Values.START));
+            } else if (p instanceof NumberParam n && n.start() == 0 && n.holds(4)) {
+                all.add(n.set(Values.START, 4.0));
+            }
+        }
+        for (Param<?> p : f.params()) {
+            if (p instanceof SwitchParam) {
+                for (Values v : List.copyOf(all)) {
+                    all.addAll(others(p, v));
+                }
+            }
+        }
+        return all;
+    }
+
+    @Test(dataProvider = "families")
+    public void everyParameterIsSeen(PartFamily f) {
+        List<String> unseen = new ArrayList<>();
+        for (Param<?> p : f.params()) {
+            boolean visible = false;
+            for (Values base : bases(f)) {
+                Object before = seen(marked(f, base));
+                for (Values v : others(p, base)) {
+                    Object after = seen(marked(f, v));
+                    if (!(after instanceof String) && !(before instanceof String) && !after.equals(before)) {
+                        visible = true;
+                        break;
+                    }
+                }
+                if (visible) {
+                    break;
+                }
+            }
+            if (!visible) {
+                unseen.add(p.key());
+            }
+        }
+        // Optional roles are not bound here: what belongs to their screws shows only when they are.
+        unseen.removeIf(k -> f.id().equals("board-mount") && k.startsWith("mount."));
+        assertTrue(unseen.isEmpty(), "parameters that change nothing: " + unseen);
+    }
+
+    @Test(dataProvider = "families")
+    public void keysAndRolesAreUnique(PartFamily f) {
+        assertEquals(f.params().stream().map(Param::key).distinct().count(), (long) f.params().size());
+        assertEquals(f.roles().stream().map(Role::id).distinct().count(), (long) f.roles().size());
+        for (Param<?> p : f.params()) {
+            assertTrue(p.wrong(Values.START).isEmpty(), p.key());
+            assertTrue(!p.hint().isBlank() && !p.label().isBlank(), p.key());
+            assertTrue(!f.summary(p.card(), Values.START).isBlank(), p.card().title());
+        }
+        f.roles().forEach(r -> assertTrue(r.usual().isEmpty() || tinperch.catalogue.UsualThing.byId(r.usual()).isPresent(), r.usual()));
+    }
+
+    @Test(dataProvider = "families")
+    public void aNewOneIsMadeFromUsualSizesWithoutAStop(PartFamily f) {
+        Case c = marked(f, Values.START);
+        Assessment a = Judge.judge(c, new FactsOnce(c));
+        assertEquals(a.findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), List.of());
+        assertTrue(a.findings().stream().anyMatch(x -> x.id().startsWith("known.") && x.severity() == Severity.LOOK), "what is not measured is said");
+    }
+
+    @Test(dataProvider = "families")
+    public void extremesBuildOrSayWhyNot(PartFamily f) {
+        for (Param<?> p : f.params()) {
+            if (p instanceof NumberParam n) {
+                for (double v : new double[] {n.min(), n.max()}) {
+                    closedOrSaid(marked(f, n.set(Values.START, v)), p.key() + " " + v);
+                }
+            }
+        }
+    }
+
+    private static boolean closedOrSaid(Case c, String what) {
+        MeshesFact.Answer a = new FactsOnce(c).get(MeshesFact.MESHES);
+        if (a.pieces().isEmpty()) {
+            assertTrue(a.problem().endsWith(".") && a.problem().length() > 20, what + ": " + a.problem());
+            return false;
+        }
+        for (Mesh m : a.pieces().stream().map(MeshesFact.Made::mesh).toList()) {
+            assertEquals(m.openEdges(), 0, what);
+            assertTrue(m.volumeMm3() > 0, what);
+        }
+        return true;
+    }
+
+    private static Values random(PartFamily f, Random r, double share) {
+        Values v = Values.START;
+        for (Param<?> p : f.params()) {
+            if (p instanceof NumberParam n) {
+                if (r.nextInt(3) == 0) {
+                    double near = n.start() + (n.max() - n.min()) * share * r.nextGaussian();
+                    double x = Math.max(n.min(), Math.min(n.max(), near));
+                    v = n.set(v, n.unit() == tinperch.quantity.Unit.COUNT ? Math.rint(x) : Math.round(x * 10) / 10.0);
+                    v = n.holds(n.of(v)) ? v : n.set(v, n.start());
+                }
+            } else if (r.nextInt(3) == 0) {
+                List<Values> some = others(p, v);
+                v = some.get(r.nextInt(some.size()));
+            }
+        }
+        return v;
+    }
+
+    @Test(dataProvider = "families", groups = "deep")
+    public void anyValuesGiveClosedPiecesOrASentence(PartFamily f) {
+        Random r = new Random(21);
+        int made = 0;
+        for (int n = 0; n < 150; n++) {
+            made += closedOrSaid(marked(f, random(f, r, 0.04)), f.id() + " " + n) ? 1 : 0;
+        }
+        assertTrue(made > 30, "made " + made);
+    }
+
+    /** Every remedy offered after it was tried does what it says when it is made. */
+    @Test(dataProvider = "families", groups = "deep")
+    public void everyRemedyCuresWhatItPromises(PartFamily f) {
+        Random r = new Random(5);
+        int tried = 0;
+        for (int n = 0; n < 30; n++) {
+            Case c = marked(f, random(f, r, 0.12));
+            if (new FactsOnce(c).get(MeshesFact.BARE).pieces().isEmpty()) {
+                continue;
+            }
+            for (Finding x : Judge.thorough(c).findings()) {
+                for (Remedy remedy : x.remedies()) {
+                    Case after = c.after(Change.all(c.draft(), remedy.changes()));
+                    Severity then = Judge.judge(after, new FactsOnce(after)).findings().stream().filter(y -> y.id().equals(x.id())).map(Finding::severity)
+                            .findFirst().orElse(Severity.FINE);
+                    assertTrue(then == Severity.FINE || !remedy.leaves().isEmpty(), x.what() + " → " + remedy.label() + " leaves " + then);
+                    tried++;
+                }
+            }
+        }
+        assertTrue(tried > 0, f.id() + " had no remedy to try");
+    }
+}

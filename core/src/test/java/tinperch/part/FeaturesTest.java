@@ -1,0 +1,154 @@
+package tinperch.part;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static tinperch.part.PartExamples.find;
+import static tinperch.part.PartExamples.mesh;
+import static tinperch.part.PartExamples.plate;
+import static tinperch.part.PartExamples.values;
+import static tinperch.part.family.ToolCarriagePlate.THICKNESS;
+import static tinperch.part.family.ToolCarriagePlate.WIDTH;
+
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tinperch.check.Severity;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Anchor.From;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.kind.BossFeature;
+import tinperch.part.feature.kind.HoleFeature;
+import tinperch.part.feature.kind.PadFeature;
+import tinperch.part.feature.kind.WindowFeature;
+import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.FeatureKinds;
+
+/** Features placed by the person: where they come to be, what they cut and add, what happens when their face goes. */
+public class FeaturesTest {
+    private static final Anchor TOP = new Anchor("part", "plate", Vec3.Z, From.MIDDLE, 0, From.MIDDLE, 0);
+
+    private static Case with(Values v, Feature... features) {
+        PartDesign p = plate(v);
+        for (Feature f : features) {
+            p = p.with(f);
+        }
+        return PartExamples.caseOf(p, PartExamples.shop(60, 50, 32, 32));
+    }
+
+    private static Feature feature(String id, FeatureKind kind, Anchor at, Values v) {
+        return new Feature(id, kind.id(), id, at, v, false);
+    }
+
+    private static double hole(double d) {
+        return 48 * d * d / 4 * Math.tan(Math.PI / 48);
+    }
+
+    @Test
+    public void aHoleGoesRightThroughWhereItIsAnchored() {
+        Feature f = feature("f1", new HoleFeature(), TOP.from(From.NEAR_EDGE, From.FAR_EDGE).at(20, 6), Values.START);
+        Mesh bare = mesh(with(values()));
+        Mesh m = mesh(with(values(), f));
+        // M3, ISO 273 medium: 3.4; the plate is 8 thick.
+        assertEquals(bare.volumeMm3() - m.volumeMm3(), 8 * hole(3.4), 1e-6);
+        // 20 from the left edge of 80, 6 from the upper edge of 70.
+        double x = m.faces().stream().filter(k -> k.feature().equals("f1")).flatMap(k -> k.rings().stream()).flatMapToInt(java.util.Arrays::stream).mapToDouble(m::x).average().orElse(0);
+        double y = m.faces().stream().filter(k -> k.feature().equals("f1")).flatMap(k -> k.rings().stream()).flatMapToInt(java.util.Arrays::stream).mapToDouble(m::y).average().orElse(0);
+        assertEquals(x, -20, 1e-6);
+        assertEquals(y, 29, 1e-6);
+    }
+
+    @Test
+    public void itKeepsItsPlaceWhenTheBodyGrows() {
+        Feature f = feature("f1", new HoleFeature(), TOP.from(From.NEAR_EDGE, From.MIDDLE).at(10, 0), Values.START);
+        Mesh m = mesh(with(values().with(WIDTH, 120.0).with(THICKNESS, 12.0), f));
+        double x = m.faces().stream().filter(k -> k.feature().equals("f1")).flatMap(k -> k.rings().stream()).flatMapToInt(java.util.Arrays::stream).mapToDouble(m::x).average().orElse(0);
+        assertEquals(x, -50, 1e-6, "still 10 from the left edge");
+    }
+
+    @Test
+    public void padsAndBossesStandOnTheFaceAndWallsOfAddedInsertsAreJudged() {
+        Feature pad = feature("f1", new PadFeature(), TOP, Values.START.with(PadFeature.LENGTH, 10.0).with(PadFeature.WIDTH, 6.0).with(PadFeature.HEIGHT, 2.0));
+        assertEquals(mesh(with(values(), pad)).volumeMm3() - mesh(with(values())).volumeMm3(), 10 * 6 * 2, 1e-6);
+        Feature slim = feature("f2", new BossFeature(), TOP, Values.START.with(BossFeature.DIAMETER, 6.0));
+        // Insert M3: hole 4.0 in a boss of 6: 1.0 left, 1.6 wanted (common practice).
+        assertEquals(find(with(values(), slim), "wall.part.f2.insert.around").margin().orElseThrow().value(), 1.0, 0.03);
+        assertEquals(find(with(values(), slim), "wall.part.f2.insert.around").severity(), Severity.STOP);
+    }
+
+    @Test
+    public void onTheSideFaceItLooksOutOfTheSide() {
+        Anchor side = new Anchor("part", "plate", Vec3.X, From.MIDDLE, 0, From.MIDDLE, 0);
+        Feature pad = feature("f1", new PadFeature(), side, Values.START.with(PadFeature.LENGTH, 8.0).with(PadFeature.WIDTH, 4.0).with(PadFeature.HEIGHT, 5.0));
+        Mesh m = mesh(with(values(), pad));
+        assertEquals(m.bounds().max().x(), 45, 1e-9, "40 and 5 more");
+        assertEquals(m.volumeMm3() - mesh(with(values())).volumeMm3(), 8 * 4 * 5, 1e-6);
+    }
+
+    @Test
+    public void whatIsSwitchedOffOrTakenAwayLeavesNothing() {
+        Feature f = feature("f1", new WindowFeature(), TOP, Values.START);
+        assertEquals(mesh(with(values(), f.switchedOff(true))).volumeMm3(), mesh(with(values())).volumeMm3(), 1e-9);
+        assertEquals(plate(values()).with(f).withoutFeature("f1").features().size(), 0);
+    }
+
+    @Test
+    public void aFeatureWhoseFaceIsGoneIsKeptAndSaid() {
+        Anchor gone = new Anchor("part", "opening rim", Vec3.Z, From.MIDDLE, 0, From.MIDDLE, 0);
+        Case c = with(values(), feature("f1", new HoleFeature(), gone, Values.START), feature("f2", new HoleFeature(), TOP, Values.START));
+        assertEquals(find(c, "feature.f1").severity(), Severity.LOOK);
+        assertTrue(find(c, "feature.f1").why().contains("put it on another"));
+        assertEquals(mesh(with(values())).volumeMm3() - mesh(c).volumeMm3(), 8 * hole(3.4), 1e-6, "the other one is made");
+        assertEquals(c.part().features().size(), 2, "it is kept");
+        Case nowhere = with(values(), new Feature("f1", "hole", "x", null, Values.START, false), new Feature("f3", "time machine", "y", TOP, Values.START, false));
+        assertTrue(find(nowhere, "feature.f1").why().contains("anchored nowhere"));
+        assertTrue(find(nowhere, "feature.f3").why().contains("does not know"));
+    }
+
+    @Test
+    public void twoAtOnePlaceAreMade() {
+        Case c = with(values(), feature("f1", new HoleFeature(), TOP, Values.START), feature("f2", new HoleFeature(), TOP, Values.START));
+        assertEquals(mesh(c).openEdges(), 0);
+        assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().matches("wall.part.f[12].clearance.around") && f.severity() == Severity.STOP), "one runs into the other");
+    }
+
+    @DataProvider
+    public Object[][] kinds() {
+        return FeatureKinds.ALL.stream().map(k -> new Object[] {k}).toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "kinds")
+    public void everyKindIsSeenAndEveryParameterOfIt(FeatureKind kind) {
+        Mesh bare = mesh(with(values()));
+        Feature f = feature("f1", kind, TOP, Values.START).named("R2");
+        Mesh start = mesh(with(values(), f));
+        assertTrue(Math.abs(start.volumeMm3() - bare.volumeMm3()) > 0.5, kind.title());
+        assertEquals(start.openEdges(), 0);
+        assertTrue(!kind.summary(Values.START).isBlank());
+        for (Param<?> p : kind.params()) {
+            boolean seen = false;
+            for (Values base : java.util.List.of(Values.START, kind instanceof HoleFeature ? HoleFeature.FOR.typed(Values.START, "its diameter") : Values.START)) {
+                Mesh before = mesh(with(values(), f.with(base)));
+                for (Values v : p instanceof NumberParam n ? java.util.List.of(n.set(base, Math.min(n.max(), n.of(base) + 3)), n.set(base, Math.max(n.min(), n.of(base) * 0.6)))
+                        : java.util.List.of(p.typed(base, "M4"))) {
+                    Mesh m = mesh(with(values(), f.with(v)));
+                    seen |= Math.abs(m.volumeMm3() - before.volumeMm3()) > 1e-6 || Math.abs(m.areaMm2() - before.areaMm2()) > 1e-6 || !sameCorners(m, before);
+                }
+            }
+            assertTrue(seen, kind.title() + ": " + p.label());
+        }
+    }
+
+    private static boolean sameCorners(Mesh a, Mesh b) {
+        double sa = 0;
+        double sb = 0;
+        for (int i = 0; i < a.pointCount(); i++) {
+            sa += Math.abs(a.x(i)) * 3 + Math.abs(a.y(i));
+        }
+        for (int i = 0; i < b.pointCount(); i++) {
+            sb += Math.abs(b.x(i)) * 3 + Math.abs(b.y(i));
+        }
+        return Math.abs(sa - sb) < 1e-6;
+    }
+}
