@@ -16,6 +16,8 @@ import java.util.List;
  */
 public record Reading(double value, Instant at, String instrument, String note, boolean leftOut, List<Double> earlier) {
     public Reading {
+        at = at == null ? Instant.EPOCH : at;
+        instrument = instrument == null ? "" : instrument;
         note = note == null ? "" : note;
         earlier = earlier == null ? List.of() : List.copyOf(earlier);
     }

@@ -5,33 +5,42 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.io.IOException;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.testng.annotations.Test;
 import tinperch.files.json.Json;
-import tinperch.measure.HolePair;
-import tinperch.measure.Jaw;
-import tinperch.measure.PatternSheet;
-import tinperch.measure.Reading;
 import tinperch.part.PartDesign;
 import tinperch.part.Values;
+import tinperch.part.bind.Binding;
+import tinperch.part.bind.HolesRef;
+import tinperch.part.bind.HoseRef;
+import tinperch.part.bind.Known;
+import tinperch.part.bind.Refs;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Recipe;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
 
 public class JsonTest {
     private static Upgrade upgrade(boolean withPart) {
-        PatternSheet sheet = PatternSheet.empty("wheel “plate”").plus(HolePair.AB, Jaw.OUTSIDE,
-                new Reading(47.31, Instant.parse("2026-05-09T10:05:00Z"), "calipers"));
-        Optional<PartDesign> part = withPart ? Optional.of(new PartDesign("f", "Plate\n2", new Values(Map.of("a", 1.5),
-                Map.of("b", "captive nut")), "PETG")) : Optional.empty();
-        return new Upgrade("u", "m", "Café ☕", LocalDate.of(2026, 5, 9), new Trouble("sags", "bridge", "1,8 mm"),
-                Map.of("mount", sheet), part, "h");
+        PartDesign part = PartDesign.of("p1", "f", "Plate\n2", new Values(Map.of("a", 1.5), Map.of("b", "captive nut")))
+                .bound("mount", new Binding.OnSheet("s", "")).bound("tool", new Binding.Usual("fan-40x10")).bound("other", new Binding.OfPort("p2", "tool"))
+                .with(new Feature("f1", "hole", "Hole 1", new Anchor("part", "plate", Vec3.Z, Anchor.From.MIDDLE, 1.5, Anchor.From.FAR_EDGE, 2), Values.START, false));
+        return new Upgrade("u", "m", "Café ☕", LocalDate.of(2026, 5, 9), new Trouble("sags", "bridge", "1,8 mm"), withPart ? List.of(part) : List.of(), "h");
+    }
+
+    private static Recipe recipe() {
+        Known known = new Known(Known.How.MEASURED, "measured once", 0.02, List.of());
+        return new Recipe("f", Values.START, new Refs(Map.of("mount", new HolesRef("plate", List.of(new HolesRef.Hole("A", 1, 2, 3.3)), true, known),
+                "hose", new HoseRef("hose", 50, 56, known)), Map.of()), upgrade(true).parts().get(0).features(), 0.2, "R3");
     }
 
     @Test
@@ -39,10 +48,22 @@ public class JsonTest {
         for (boolean part : new boolean[] {true, false}) {
             Upgrade u = upgrade(part);
             assertEquals(Json.read(Json.text(u), Upgrade.class), u);
-            Revision r = new Revision("u", 3, LocalDateTime.of(2026, 5, 9, 10, 5, 7), "why", u,
-                    new Revision.Life(61.5, Revision.End.FAILED, "cracked"));
-            assertEquals(Json.read(Json.pretty(r), Revision.class), r);
         }
+        Revision r = new Revision("u", "p1", 3, LocalDateTime.of(2026, 5, 9, 10, 5, 7), "why", upgrade(true).parts().get(0), Optional.of(recipe()), "h",
+                List.of(new Revision.KeptPiece("", "0123", 1)), new Revision.Life(61.5, Revision.End.FAILED, "cracked"));
+        assertEquals(Json.read(Json.pretty(r), Revision.class), r);
+    }
+
+    /** Which record of a family a value is stands in its field "kind". */
+    @Test
+    public void kindsAreWrittenByTheirNameAndUnknownOnesAreReadAsNothing() throws IOException {
+        String text = Json.text(upgrade(true));
+        assertTrue(text.contains("{\"kind\":\"onSheet\",\"sheetId\":\"s\""), text);
+        assertTrue(Json.text(recipe()).contains("\"kind\":\"hose\""), Json.text(recipe()));
+        Upgrade odd = Json.read(text.replace("\"kind\":\"onSheet\"", "\"kind\":\"byMagic\""), Upgrade.class);
+        assertEquals(odd.parts().get(0).bindings().keySet(), Set.of("tool", "other"), "the others are read");
+        Upgrade none = Json.read(text.replace("\"kind\":\"usual\",", ""), Upgrade.class);
+        assertEquals(none.parts().get(0).bindings().keySet(), Set.of("mount", "other"));
     }
 
     @Test
@@ -76,11 +97,13 @@ public class JsonTest {
         }
     }
 
-    /** Parts written down before they could be made from a model. */
+    /** What a person writes by hand: no more than must be there. */
     @Test
-    public void aPartWithoutABaseIsDrawnFromNothing() throws IOException {
-        String old = Json.text(upgrade(true)).replace(",\"base\":\"\"", "");
-        assertTrue(!old.contains("\"base\":"), old);
-        assertEquals(Json.read(old, Upgrade.class), upgrade(true));
+    public void aShortPartIsReadWithEverythingElseAtItsStart() throws IOException {
+        Upgrade u = Json.read("{\"id\":\"u\",\"machineId\":\"m\",\"parts\":[{\"familyId\":\"hose-adapter\",\"values\":{\"numbers\":{\"ring.height\":9,\"x\":null}}}]}", Upgrade.class);
+        PartDesign p = u.parts().get(0);
+        assertEquals(p.id(), "p1");
+        assertEquals(p.material(), PartDesign.FIRST_MATERIAL);
+        assertEquals(p.values().numbers(), Map.of("ring.height", 9.0));
     }
 }

@@ -2,6 +2,7 @@ package tinperch.workshop;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -9,53 +10,77 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
-import java.util.concurrent.CountDownLatch;
+import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
+import tinperch.check.Finding;
+import tinperch.check.Remedy;
+import tinperch.check.Severity;
+import tinperch.fact.DrawingFact.Drawing;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
+import tinperch.files.model.MeshBlob;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
-import tinperch.part.PartForm;
-import tinperch.part.Bases;
+import tinperch.judge.Assessment;
+import tinperch.judge.Judge;
+import tinperch.machine.Machine;
+import tinperch.part.Models;
+import tinperch.part.PartDesign;
+import tinperch.part.family.ToolCarriagePlate;
 import tinperch.solid.Mesh;
-import tinperch.upgrade.Assessor;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
+import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
-import tinperch.workshop.edit.PictureWorker;
-import tinperch.workshop.edit.PictureWorker.Picture;
+import tinperch.workshop.engine.FactEngine;
+import tinperch.workshop.export.Keeping;
 import tinperch.workshop.export.PartExport;
+import tinperch.workshop.store.WorkshopStore;
 
 public class EditAndExportTest extends TempFolder {
     private final WorkshopState state = DemoWorkshop.state();
 
-    private PartForm form(double thickness) {
+    private Case blower(double thickness) {
         Upgrade u = state.upgrade("avocet-blower").orElseThrow();
-        Upgrade changed = u.with(u.part().orElseThrow().with(u.part().get().values().with("plate.thickness", thickness)));
-        return Assessor.form(changed, state.shop(Bases.NONE), "R5");
+        PartDesign p = u.parts().get(0);
+        return Case.of(u.with(p.with(p.values().with(ToolCarriagePlate.THICKNESS, thickness))), "p1", state.shop(Models.NONE), "R5");
     }
 
     @Test
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
-        List<Path> files = PartExport.writeAll(state, state.shop(Bases.NONE), folder.resolve("out"));
-        assertEquals(files.size(), 10);
+        KeptModels models = new KeptModels(id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes).findFirst());
+        List<Path> files = PartExport.writeAll(state, state.shop(models), folder.resolve("out"));
+        // Eight parts, two of them in two pieces: an STL a piece, a 3MF a part.
+        assertEquals(files.size(), 10 + 8);
+        assertEquals(new HashSet<>(files).size(), files.size(), "no part takes another's name");
         for (Path p : files) {
             byte[] bytes = Files.readAllBytes(p);
             Mesh m = p.toString().endsWith(".stl") ? StlFile.read(new ByteArrayInputStream(bytes))
                     : ThreeMfFile.read(new ByteArrayInputStream(bytes)).mesh();
             assertEquals(m.openEdges(), 0, p.toString());
-            assertTrue(m.volumeMm3() > 5000, p.toString());
+            assertTrue(m.volumeMm3() > 1000, p.toString());
         }
-        assertTrue(files.stream().anyMatch(p -> p.getFileName().toString().equals("Blower carriage plate R5.3mf")));
+        assertTrue(files.stream().anyMatch(p -> p.getFileName().toString().equals("Fume hose adapter R1 retaining ring.stl")));
         assertEquals(ThreeMfFile.read(new ByteArrayInputStream(Files.readAllBytes(
                 folder.resolve("out/Blower carriage plate R5.3mf")))).metadata().get("Description"),
                 "Revision 5, PETG, for upgrade “Blower carriage”");
+        String both = new String(new java.util.zip.ZipFile(folder.resolve("out/Board house R1.3mf").toFile()).getInputStream(
+                new java.util.zip.ZipEntry("3D/3dmodel.model")).readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        assertTrue(both.contains("name=\"Board house R1 tray\"") && both.contains("name=\"Board house R1 lid\""));
+        assertEquals(both.split("<item ").length - 1, 2, "both lie on the bed");
     }
 
     @Test
     public void stlAnd3mfHoldTheSamePart() throws IOException {
-        PartExport.writeAll(state, state.shop(Bases.NONE), folder);
+        PartExport.writeAll(state, state.shop(Models.NONE), folder);
         Mesh stl = StlFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.stl")));
         Mesh mf = ThreeMfFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.3mf"))).mesh();
         assertEquals(stl.triangleCount(), mf.triangleCount());
@@ -65,68 +90,164 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void fileNamesAreHarmless() {
-        Upgrade u = state.upgrade("avocet-blower").orElseThrow();
-        Upgrade evil = u.with(u.part().orElseThrow().withName("../../etc/pass:wd?*|\u0000 " + "x".repeat(300)));
-        String name = PartExport.fileName(evil, "R1", PartExport.Format.STL);
+        String name = PartExport.fileName("../../etc/pass:wd?*|\u0000 " + "x".repeat(300), "R1", "", PartExport.Format.STL);
         assertFalse(name.contains("/") || name.contains("\\") || name.contains(":") || name.contains("\u0000"), name);
         assertTrue(name.length() < 100 && name.endsWith(" R1.stl"), name);
-        assertEquals(PartExport.fileName(u.with(u.part().get().withName("///")), "R2", PartExport.Format.THREE_MF), "--- R2.3mf");
+        assertEquals(PartExport.fileName("///", "R2", "lid", PartExport.Format.THREE_MF), "--- R2 lid.3mf");
+    }
+
+    private static List<PartExport.Item> items(Case c) {
+        return PartExport.Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces());
     }
 
     @Test
     public void aFolderThatIsGoneIsSaid() {
-        Upgrade u = state.upgrade("avocet-blower").orElseThrow();
-        Mesh m = Picture.of(form(8)).mesh();
-        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(m, u, "R5", PartExport.Format.STL,
-                folder.resolve("gone/part.stl")));
+        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(items(blower(8)), blower(8).part(), "x", "R5", PartExport.Format.STL, folder.resolve("gone")));
         assertTrue(e.getMessage().contains("is not there"), e.getMessage());
     }
 
+    /** R4 stays R4: written again after the readings, the printer and the part have changed, the files are the same byte for byte. */
     @Test
-    public void theLatestEditWins() throws Exception {
-        CountDownLatch hold = new CountDownLatch(1);
-        LinkedBlockingQueue<Runnable> interfaceThread = new LinkedBlockingQueue<>();
-        List<Double> delivered = new java.util.ArrayList<>();
-        try (PictureWorker worker = new PictureWorker(r -> {
-            interfaceThread.add(r);
-            hold.countDown();
-        })) {
-            for (int i = 0; i < 30; i++) {
-                double t = 5 + 0.1 * i;
-                worker.request(form(t), p -> delivered.add(p.form().bounds().max().z()), s -> { });
+    public void aKeptRevisionIsWrittenAgainByteForByte() throws IOException {
+        try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
+            w.edit("demo", s -> state);
+            Case c = Case.of(w.state().upgrade("avocet-blower").orElseThrow(), "p1", w.shop(), "R5");
+            Path first = Files.createDirectory(folder.resolve("first"));
+            for (PartExport.Format f : PartExport.Format.values()) {
+                PartExport.write(items(c), c.part(), "Blower carriage", "R5", f, first);
             }
-            assertTrue(hold.await(30, TimeUnit.SECONDS));
-            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
-            while (delivered.isEmpty() && System.nanoTime() < end) {
-                Runnable r = interfaceThread.poll(200, TimeUnit.MILLISECONDS);
+            Keeping.keep(w, Keeping.pack(c, new FactsOnce(c).get(MeshesFact.MESHES).pieces(), 5, "for good", LocalDateTime.of(2026, 11, 26, 12, 0)));
+            w.edit("everything else changes", s -> {
+                Machine m = s.machine("avocet").orElseThrow();
+                return s.with(m.withHoleOffset(0.5).withoutSheet("avocet-blower.mount")).with(s.upgrade("avocet-blower").orElseThrow().without("p1"));
+            });
+        }
+        try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
+            Revision r5 = w.state().revisionsOf("avocet-blower", "p1").get(4);
+            Path again = Files.createDirectory(folder.resolve("again"));
+            for (PartExport.Format f : PartExport.Format.values()) {
+                for (Path p : PartExport.write(Keeping.pieces(w, r5), r5.part(), "Blower carriage", r5.mark(), f, again)) {
+                    assertEquals(Files.readAllBytes(p), Files.readAllBytes(folder.resolve("first").resolve(p.getFileName())), p.toString());
+                }
+            }
+        }
+    }
+
+    // ---- the engine ----
+
+    /** Answers wait here until the test takes them, as they wait for the interface's thread. */
+    private static final class Interface {
+        private final LinkedBlockingQueue<Runnable> waiting = new LinkedBlockingQueue<>();
+
+        void work(java.util.function.BooleanSupplier until) throws InterruptedException {
+            long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+            while (!until.getAsBoolean() && System.nanoTime() < end) {
+                Runnable r = waiting.poll(200, TimeUnit.MILLISECONDS);
                 if (r != null) {
                     r.run();
                 }
             }
-            assertEquals(delivered.size(), 1, "only the newest answer is delivered");
-            assertEquals(delivered.get(0), 5 + 2.9 + 7, 1e-9);
+        }
+    }
+
+    /** What was told, in order. */
+    private static final class Told implements FactEngine.Listener {
+        private final List<Drawing> drawings = new ArrayList<>();
+        private final List<Assessment> judged = new ArrayList<>();
+        private final Interface on;
+
+        Told(Interface on) {
+            this.on = on;
+        }
+
+        @Override
+        public void drawn(Drawing d) {
+            drawings.add(d);
+        }
+
+        @Override
+        public void judged(Assessment a) {
+            judged.add(a);
+        }
+
+        /** Whether the last judgement is whole and its remedies have been tried out. */
+        boolean isDone() {
+            return !judged.isEmpty() && judged.get(judged.size() - 1).pending().isEmpty() && on.waiting.isEmpty() && judged.size() > 1;
         }
     }
 
     @Test
-    public void aCancelledPictureIsNotDelivered() throws Exception {
-        LinkedBlockingQueue<Runnable> interfaceThread = new LinkedBlockingQueue<>();
-        List<Picture> delivered = new java.util.ArrayList<>();
-        try (PictureWorker worker = new PictureWorker(interfaceThread::add)) {
-            worker.request(form(6), delivered::add, s -> { });
-            worker.cancel();
-            Runnable r = interfaceThread.poll(3, TimeUnit.SECONDS);
+    public void theLatestEditWins() throws Exception {
+        Interface on = new Interface();
+        Told told = new Told(on);
+        try (FactEngine engine = new FactEngine(on.waiting::add)) {
+            for (int i = 0; i < 30; i++) {
+                engine.look(blower(5 + 0.1 * i), told);
+            }
+            on.work(told::isDone);
+            assertEquals(told.drawings.size(), 1, "only the newest answer is delivered");
+            assertEquals(told.drawings.get(0).mesh().bounds().max().z(), 5 + 2.9 + 7, 1e-9);
+        }
+    }
+
+    @Test
+    public void judgementArrivesAndIsThatOfTheCallingThread() throws Exception {
+        Interface on = new Interface();
+        Told told = new Told(on);
+        try (FactEngine engine = new FactEngine(on.waiting::add)) {
+            engine.look(blower(8), told);
+            on.work(told::isDone);
+            Assessment last = told.judged.get(told.judged.size() - 1);
+            assertEquals(last, Judge.thorough(blower(8)), "whoever reckons, the findings are the same");
+            Finding stop = last.findings().stream().filter(f -> f.severity() == Severity.STOP).findFirst().orElseThrow();
+            Remedy remedy = stop.remedies().get(0);
+            Optional<Assessment> after = engine.after(remedy);
+            assertTrue(after.isPresent(), "what a remedy leads to is known before it is hovered over");
+            assertTrue(after.get().count(Severity.STOP) < last.count(Severity.STOP));
+            // The same case again, in another order of things, on a memory that is full of others: the same findings.
+            for (int i = 0; i < 5; i++) {
+                engine.now(blower(5 + i)).get(MeshesFact.MESHES);
+            }
+            Told again = new Told(on);
+            engine.look(blower(8), again);
+            on.work(again::isDone);
+            assertEquals(again.judged.get(again.judged.size() - 1), last);
+        }
+    }
+
+    @Test
+    public void lookingAwayEndsWhatIsUnderWay() throws Exception {
+        Interface on = new Interface();
+        Told told = new Told(on);
+        try (FactEngine engine = new FactEngine(on.waiting::add)) {
+            engine.look(blower(6), told);
+            engine.lookAway();
+            on.work(() -> false == on.waiting.isEmpty());
+            Runnable r = on.waiting.poll(2, TimeUnit.SECONDS);
             if (r != null) {
                 r.run();
             }
-            assertTrue(delivered.isEmpty());
+            assertTrue(told.drawings.isEmpty());
         }
     }
 
     @Test
-    public void aPictureHasAllItsViews() {
-        Picture p = Picture.of(form(8));
-        assertFalse(p.top().isEmpty() || p.front().isEmpty() || p.side().isEmpty() || p.edges().isEmpty());
-        assertEquals(p.mesh().bounds().size().z(), 15, 1e-9);
+    public void whatCannotBeBuiltIsJudgedWithoutADrawing() throws Exception {
+        Interface on = new Interface();
+        Told told = new Told(on);
+        try (FactEngine engine = new FactEngine(on.waiting::add)) {
+            engine.look(blower(900), told);
+            on.work(told::isDone);
+            assertNull(told.drawings.get(0));
+            assertEquals(told.judged.get(told.judged.size() - 1).findings().get(0).id(), "part");
+        }
+    }
+
+    @Test
+    public void aDrawingHasAllItsViews() {
+        Drawing d = new FactsOnce(blower(8)).get(tinperch.fact.DrawingFact.DRAWING);
+        assertFalse(d.top().isEmpty() || d.front().isEmpty() || d.side().isEmpty() || d.edges().isEmpty());
+        assertEquals(d.mesh().bounds().size().z(), 15, 1e-9);
+        assertEquals(d.held().size(), 2);
     }
 }

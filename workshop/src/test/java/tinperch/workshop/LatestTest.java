@@ -1,5 +1,6 @@
 package tinperch.workshop;
 
+import tinperch.workshop.background.Crew;
 import tinperch.workshop.background.Latest;
 
 import static org.testng.Assert.assertEquals;

@@ -18,7 +18,14 @@ import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
+import tinperch.part.Param;
+import tinperch.part.PartDesign;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.upgrade.Case;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.MeshesFact;
 import tinperch.workshop.edit.PartEdits;
+import tinperch.workshop.engine.FactEngine;
 import tinperch.workshop.store.WorkshopStore;
 
 public class WorkshopTest extends TempFolder {
@@ -28,15 +35,24 @@ public class WorkshopTest extends TempFolder {
         return new Workshop(store);
     }
 
+    private static Optional<String> set(Workshop w, Param<?> param, String text) {
+        return new PartEdits(w, new FactEngine(Runnable::run)).set("avocet-blower", "p1", param, text);
+    }
+
+    private static Revision kept(WorkshopState s, String upgradeId, int number) {
+        PartDesign p = s.upgrade(upgradeId).orElseThrow().parts().get(0);
+        return new Revision(upgradeId, p.id(), number, LocalDateTime.of(2026, 11, 1, 9, 0), "thicker", p, Optional.empty(), "curlew", List.of(), Revision.Life.NEW);
+    }
+
     private static double thickness(Workshop w) {
-        return w.state().upgrade("avocet-blower").orElseThrow().part().orElseThrow().values().number("plate.thickness");
+        return ToolCarriagePlate.THICKNESS.of(w.state().part("avocet-blower", "p1").orElseThrow().values());
     }
 
     @Test
     public void undoBringsBackTheVeryState() {
         try (Workshop w = demo()) {
             WorkshopState before = w.state();
-            assertTrue(PartEdits.set(w, "avocet-blower", "plate.thickness", "9").isEmpty());
+            assertTrue(set(w, ToolCarriagePlate.THICKNESS, "9").isEmpty());
             assertEquals(thickness(w), 9.0);
             assertEquals(w.undoLabel(), Optional.of("plate thickness 9 mm"));
             w.undo();
@@ -50,9 +66,9 @@ public class WorkshopTest extends TempFolder {
     @Test
     public void aNewEditEndsWhatCouldBeDoneAgain() {
         try (Workshop w = demo()) {
-            PartEdits.set(w, "avocet-blower", "plate.thickness", "9");
+            set(w, ToolCarriagePlate.THICKNESS, "9");
             w.undo();
-            PartEdits.set(w, "avocet-blower", "plate.thickness", "10");
+            set(w, ToolCarriagePlate.THICKNESS, "10");
             assertTrue(w.redoLabel().isEmpty());
             w.redo();
             assertEquals(thickness(w), 10.0);
@@ -66,7 +82,7 @@ public class WorkshopTest extends TempFolder {
     @Test
     public void anEditThatChangesNothingIsNoStep() {
         try (Workshop w = demo()) {
-            PartEdits.set(w, "avocet-blower", "plate.thickness", "8 mm");
+            set(w, ToolCarriagePlate.THICKNESS, "8 mm");
             assertTrue(w.undoLabel().isEmpty());
         }
     }
@@ -75,17 +91,15 @@ public class WorkshopTest extends TempFolder {
     public void everythingIsThereAfterReopening() {
         WorkshopState last;
         try (Workshop w = demo()) {
-            PartEdits.set(w, "avocet-blower", "plate.thickness", "9.5");
-            Upgrade u = w.state().upgrade("avocet-blower").orElseThrow();
-            w.edit("keep", s -> s.with(new Revision(u.id(), 5, LocalDateTime.of(2026, 11, 1, 9, 0), "thicker", u,
-                    Revision.Life.NEW)));
+            set(w, ToolCarriagePlate.THICKNESS, "9.5");
+            w.edit("keep", s -> s.with(kept(s, "avocet-blower", 5)));
             w.setPreference("theme", "dark");
             last = w.state();
         }
         try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
             assertEquals(w.state(), last);
             assertEquals(w.preference("theme"), Optional.of("dark"));
-            assertEquals(w.state().nextMark("avocet-blower"), "R6");
+            assertEquals(w.state().nextMark("avocet-blower", "p1"), "R6");
             assertTrue(w.undoLabel().isEmpty());
         }
     }
@@ -96,8 +110,7 @@ public class WorkshopTest extends TempFolder {
             Machine m = w.state().machines().get(0);
             w.edit("add", s -> s.with(new Machine("new", "New", m.kind(), "", m.usableMm(), 0.4, true, 24, 0, List.of("PLA"),
                     Machine.State.FIT, "", Book.EMPTY)));
-            Upgrade u = w.state().upgrades().get(0);
-            w.edit("keep", s -> s.with(new Revision(u.id(), 9, LocalDateTime.of(2026, 1, 1, 1, 1), "x", u, Revision.Life.NEW)));
+            w.edit("keep", s -> s.with(kept(s, "avocet-blower", 9)));
             w.undo();
             w.undo();
         }
@@ -110,9 +123,10 @@ public class WorkshopTest extends TempFolder {
     public void refusedValuesLeaveEverythingAsItWas() {
         try (Workshop w = demo()) {
             WorkshopState before = w.state();
-            for (String[] bad : new String[][] {{"plate.thickness", "abc"}, {"plate.thickness", "-3"},
-                {"plate.thickness", "1e12"}, {"plate.width", "30"}, {"plate.thickness", ""}, {"opening.diameter", "70"}}) {
-                Optional<String> why = PartEdits.set(w, "avocet-blower", bad[0], bad[1]);
+            Object[][] all = {{ToolCarriagePlate.THICKNESS, "abc"}, {ToolCarriagePlate.THICKNESS, "-3"}, {ToolCarriagePlate.THICKNESS, "1e12"},
+                {ToolCarriagePlate.WIDTH, "30"}, {ToolCarriagePlate.THICKNESS, ""}, {ToolCarriagePlate.OPENING, "70"}};
+            for (Object[] bad : all) {
+                Optional<String> why = set(w, (Param<?>) bad[0], (String) bad[1]);
                 assertTrue(why.isPresent() && why.get().endsWith("."), bad[1] + ": " + why);
                 assertSame(w.state(), before);
             }
@@ -125,7 +139,7 @@ public class WorkshopTest extends TempFolder {
         try (Workshop w = demo()) {
             List<Double> heard = new ArrayList<>();
             w.onChange(() -> heard.add(thickness(w)));
-            PartEdits.set(w, "avocet-blower", "plate.thickness", "9");
+            set(w, ToolCarriagePlate.THICKNESS, "9");
             w.undo();
             w.redo();
             assertEquals(heard, List.of(9.0, 8.0, 9.0));
@@ -136,17 +150,21 @@ public class WorkshopTest extends TempFolder {
     public void theDemoIsWholeAndConsistent() {
         WorkshopState s = DemoWorkshop.state();
         assertEquals(s.machines().size(), 4);
-        assertEquals(s.upgrades().size(), 8);
-        Shop shop = s.shop(new KeptBases(() -> s, id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes)
-                .findFirst()));
+        assertEquals(s.upgrades().size(), 10);
+        Shop shop = s.shop(new KeptModels(id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes).findFirst()));
         assertEquals(s.revisionsOf("avocet-blower").size(), 4);
         for (Upgrade u : s.upgrades()) {
             assertTrue(s.machine(u.machineId()).isPresent() && s.machine(u.hostMachineId()).isPresent(), u.name());
             assertFalse(u.trouble().seen().isEmpty());
-            u.part().ifPresent(p -> assertTrue(tinperch.upgrade.Assessor.assess(u, shop, "R1").form().isPresent(), u.name()));
+            for (PartDesign p : u.parts()) {
+                assertFalse(new FactsOnce(Case.of(u, p.id(), shop, "R1")).get(MeshesFact.MESHES).pieces().isEmpty(), u.name());
+            }
         }
+        assertEquals(s.upgrades().stream().flatMap(u -> u.parts().stream()).map(PartDesign::familyId).distinct().count(), (long) tinperch.upgrade.Families.ALL.size(),
+                "every kind of part has one in the demo");
         for (Revision r : s.revisions()) {
-            assertTrue(tinperch.upgrade.Assessor.assess(r.state(), shop, r.mark()).form().isPresent(), r.mark());
+            Case c = Case.of(s.upgrade(r.upgradeId()).orElseThrow(), r.partId(), shop, r.mark()).with(r.recipe().orElseThrow());
+            assertFalse(new FactsOnce(c).get(MeshesFact.MESHES).pieces().isEmpty(), r.mark());
         }
         assertEquals(DemoWorkshop.state(), DemoWorkshop.state(), "the demo is the same every time");
     }
