@@ -154,11 +154,7 @@ public class EditAndExportTest extends TempFolder {
     private static final class Told implements FactEngine.Listener {
         private final List<Drawing> drawings = new ArrayList<>();
         private final List<Assessment> judged = new ArrayList<>();
-        private final Interface on;
-
-        Told(Interface on) {
-            this.on = on;
-        }
+        private boolean done;
 
         @Override
         public void drawn(Drawing d) {
@@ -170,16 +166,20 @@ public class EditAndExportTest extends TempFolder {
             judged.add(a);
         }
 
-        /** Whether the last judgement is whole and its remedies have been tried out. */
+        @Override
+        public void done() {
+            done = true;
+        }
+
         boolean isDone() {
-            return !judged.isEmpty() && judged.get(judged.size() - 1).pending().isEmpty() && on.waiting.isEmpty() && judged.size() > 1;
+            return done;
         }
     }
 
     @Test
     public void theLatestEditWins() throws Exception {
         Interface on = new Interface();
-        Told told = new Told(on);
+        Told told = new Told();
         try (FactEngine engine = new FactEngine(on.waiting::add)) {
             for (int i = 0; i < 30; i++) {
                 engine.look(blower(5 + 0.1 * i), told);
@@ -193,7 +193,7 @@ public class EditAndExportTest extends TempFolder {
     @Test
     public void judgementArrivesAndIsThatOfTheCallingThread() throws Exception {
         Interface on = new Interface();
-        Told told = new Told(on);
+        Told told = new Told();
         try (FactEngine engine = new FactEngine(on.waiting::add)) {
             engine.look(blower(8), told);
             on.work(told::isDone);
@@ -208,7 +208,7 @@ public class EditAndExportTest extends TempFolder {
             for (int i = 0; i < 5; i++) {
                 engine.now(blower(5 + i)).get(MeshesFact.MESHES);
             }
-            Told again = new Told(on);
+            Told again = new Told();
             engine.look(blower(8), again);
             on.work(again::isDone);
             assertEquals(again.judged.get(again.judged.size() - 1), last);
@@ -218,7 +218,7 @@ public class EditAndExportTest extends TempFolder {
     @Test
     public void lookingAwayEndsWhatIsUnderWay() throws Exception {
         Interface on = new Interface();
-        Told told = new Told(on);
+        Told told = new Told();
         try (FactEngine engine = new FactEngine(on.waiting::add)) {
             engine.look(blower(6), told);
             engine.lookAway();
@@ -234,7 +234,7 @@ public class EditAndExportTest extends TempFolder {
     @Test
     public void whatCannotBeBuiltIsJudgedWithoutADrawing() throws Exception {
         Interface on = new Interface();
-        Told told = new Told(on);
+        Told told = new Told();
         try (FactEngine engine = new FactEngine(on.waiting::add)) {
             engine.look(blower(900), told);
             on.work(told::isDone);

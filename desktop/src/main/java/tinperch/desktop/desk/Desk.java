@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -61,6 +63,7 @@ public final class Desk implements AutoCloseable {
     private final StringProperty lit = new SimpleStringProperty("");
     private final List<Runnable> listeners = new ArrayList<>();
     private final Map<String, String> shownParts = new HashMap<>();
+    private final ReadOnlyBooleanWrapper settled = new ReadOnlyBooleanWrapper(true);
     private Case looked;
 
     public Desk(Workshop workshop) {
@@ -127,6 +130,11 @@ public final class Desk implements AutoCloseable {
     /** The newest drawing of the part that could be computed; the last good one stays while another is on its way. */
     public ReadOnlyObjectProperty<Drawing> drawingProperty() {
         return drawing.getReadOnlyProperty();
+    }
+
+    /** Whether all that can be told of what is looked at has been told. */
+    public ReadOnlyBooleanProperty settledProperty() {
+        return settled.getReadOnlyProperty();
     }
 
     /** Finds out facts in the background. */
@@ -214,6 +222,7 @@ public final class Desk implements AutoCloseable {
             engine.lookAway();
             drawing.set(null);
             assessment.set(Assessment.NONE);
+            settled.set(true);
         } else if (!now.get().equals(looked)) {
             boolean other = looked == null || !looked.part().id().equals(now.get().part().id()) || !looked.upgrade().id().equals(now.get().upgrade().id());
             looked = now.get();
@@ -222,6 +231,7 @@ public final class Desk implements AutoCloseable {
                 drawing.set(null);
                 assessment.set(new Assessment(List.of(), List.of("part")));
             }
+            settled.set(false);
             engine.look(looked, new FactEngine.Listener() {
                 @Override
                 public void drawn(Drawing next) {
@@ -234,6 +244,11 @@ public final class Desk implements AutoCloseable {
                 @Override
                 public void judged(Assessment next) {
                     assessment.set(next);
+                }
+
+                @Override
+                public void done() {
+                    settled.set(true);
                 }
             });
         }

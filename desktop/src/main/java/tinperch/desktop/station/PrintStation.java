@@ -188,7 +188,7 @@ final class PrintStation extends Scroller implements View {
 
     private void export(PartExport.Format format) {
         Drawing d = desk.drawingProperty().get();
-        if (d == null || part().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
+        if (d == null || part().isEmpty() || desk.looked().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
             complain(exportComplaint, "There is no finished part to write yet.");
             return;
         }
@@ -199,13 +199,27 @@ final class PrintStation extends Scroller implements View {
             complain(exportComplaint, "“" + folder.getText() + "” is not a folder name; choose another.");
             return;
         }
+        complain(exportComplaint, "");
+        Case c = desk.looked().orElseThrow();
+        String mark = mark();
+        // What is written is what is asked for now, not a drawing that an edit has overtaken.
+        desk.engine().work(() -> write(c, mark, format, target), told -> {
+            if (told.bad()) {
+                complain(exportComplaint, told.text());
+            } else {
+                desk.workshop().setPreference("export folder", target.toString());
+                desk.say(told.text());
+            }
+        });
+    }
+
+    private Desk.Notice write(Case c, String mark, PartExport.Format format, Path target) {
         try {
-            List<Path> written = PartExport.write(PartExport.Item.of(d.pieces()), part().get(), upgrade().name(), mark(), format, target);
-            complain(exportComplaint, "");
-            desk.workshop().setPreference("export folder", folder.getText().strip());
-            desk.say("Written: " + String.join(", ", written.stream().map(Path::toString).toList()));
+            List<PartExport.Item> items = PartExport.Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces());
+            List<Path> written = PartExport.write(items, c.part(), c.upgrade().name(), mark, format, target);
+            return new Desk.Notice("Written: " + String.join(", ", written.stream().map(Path::toString).toList()), false);
         } catch (FileFault e) {
-            complain(exportComplaint, e.getMessage());
+            return new Desk.Notice(e.getMessage(), true);
         }
     }
 

@@ -39,7 +39,8 @@ public final class StlFile {
         ByteBuffer record = ByteBuffer.allocate(RECORD).order(ByteOrder.LITTLE_ENDIAN);
         for (int t = 0; t < mesh.triangleCount(); t++) {
             record.clear();
-            Vec3 n = mesh.faces().get(mesh.faceOf(t)).normal();
+            // Of the rounded corners, so that a mesh read back is written the same again.
+            Vec3 n = normal(mesh, t);
             put(record, n.x(), n.y(), n.z());
             for (int k = 0; k < 3; k++) {
                 int p = mesh.corner(t, k);
@@ -47,6 +48,11 @@ public final class StlFile {
             }
             out.write(record.array());
         }
+    }
+
+    private static Vec3 normal(Mesh mesh, int t) {
+        Vec3 a = mesh.point(mesh.corner(t, 0));
+        return mesh.point(mesh.corner(t, 1)).minus(a).cross(mesh.point(mesh.corner(t, 2)).minus(a)).unit();
     }
 
     private static void put(ByteBuffer b, double x, double y, double z) {

@@ -52,6 +52,9 @@ public final class FactEngine implements AutoCloseable {
 
         /** All that is judged so far. */
         void judged(Assessment assessment);
+
+        /** Nothing more will be told of this case. */
+        default void done() {}
     }
 
     /** @param deliverOn where answers are handed over, the interface's thread */
@@ -72,8 +75,11 @@ public final class FactEngine implements AutoCloseable {
                 LOG.trace("Stopped for a newer question");
             } catch (RuntimeException e) {
                 LOG.error("A case could not be looked at", e);
-                ticket.deliver(() -> listener.judged(new Assessment(List.of(Finding.of("engine", Severity.CANT_TELL, "The part could not be judged",
-                        "The reckoning failed (" + e + "). Undo the last edit, or change another number.")), List.of())));
+                ticket.deliver(() -> {
+                    listener.judged(new Assessment(List.of(Finding.of("engine", Severity.CANT_TELL, "The part could not be judged",
+                            "The reckoning failed (" + e + "). Undo the last edit, or change another number.")), List.of()));
+                    listener.done();
+                });
             }
         });
     }
@@ -105,6 +111,7 @@ public final class FactEngine implements AutoCloseable {
         ticket.deliver(() -> {
             leadsTo = ends;
             listener.judged(proven);
+            listener.done();
         });
     }
 
