@@ -38,11 +38,11 @@ import tinperch.solid.view.Camera;
 import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
-import tinperch.workshop.edit.PictureWorker;
+import tinperch.workshop.background.Helpers;
 
 /** What docs/KERNEL.md says about speed; {@code ./tinperch bench KernelSpeed}. */
 public class KernelSpeed {
-    private static final Hands TWO = PictureWorker.HELPERS;
+    private static final Hands TWO = Helpers.ALL;
 
     /** The reference part; its leaves are made beforehand, which takes {@link #leaves} more. */
     @State(Scope.Thread)

@@ -11,6 +11,8 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.desktop.desk.Station;
+import tinperch.part.family.ToolCarriagePlate;
 import tinperch.workshop.WorkshopState;
 
 /** Bad input in the real window: a sentence beside the field, the last good state stays. */
@@ -33,11 +35,11 @@ public class BadInputTest extends WindowTest {
         goTo(BLOWER, Station.SHAPE);
         waitForPicture();
         WorkshopState before = desk.state();
-        Object picture = desk.pictureProperty().get();
+        Object picture = desk.drawingProperty().get();
         type(field, typed);
         assertTrue(complaint(field).contains(words), complaint(field));
         assertSame(desk.state(), before);
-        assertSame(desk.pictureProperty().get(), picture, "the last good part stays in view");
+        assertSame(desk.drawingProperty().get(), picture, "the last good part stays in view");
         robot.push(KeyCode.ESCAPE);
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(complaint(field), "");
@@ -64,8 +66,7 @@ public class BadInputTest extends WindowTest {
     public void anEmptySetOfReadingsStopsThePartInWordsAndUndoBringsItBack() throws Exception {
         goTo(BLOWER, Station.MEASURE);
         onFx(() -> {
-            desk.workshop().edit("clear", s -> s.with(s.upgrade(BLOWER).orElseThrow().with("tool",
-                    tinperch.measure.PatternSheet.empty("blower flange"))));
+            desk.workshop().edit("clear", s -> s.with(s.machine("avocet").orElseThrow().withoutSheet("avocet-blower.tool")));
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -84,13 +85,15 @@ public class BadInputTest extends WindowTest {
         waitForPicture();
         type("export-folder", "/proc/self");
         press("export-stl");
+        waitFor(() -> !text("export-complaint").isEmpty(), "nothing is said");
         assertTrue(text("export-complaint").contains("was not written"), text("export-complaint"));
         assertTrue(text("export-complaint").contains("safe"), text("export-complaint"));
         type("export-folder", folder.resolve("nowhere").toString());
         press("export-3mf");
-        assertTrue(text("export-complaint").contains("is not there"), text("export-complaint"));
+        waitFor(() -> text("export-complaint").contains("is not there"), "the folder is not missed");
         type("export-folder", folder.toString());
         press("export-3mf");
+        waitFor(() -> find("notice-text") != null, "nothing is written");
         assertEquals(text("export-complaint"), "");
         assertTrue(text("notice-text").startsWith("Written: "), text("notice-text"));
     }
@@ -134,7 +137,7 @@ public class BadInputTest extends WindowTest {
         type("part-name", "");
         assertTrue(complaint("part-name").contains("needs a name"));
         type("part-name", "Carriage <2> \"new\"");
-        assertEquals(upgrade(BLOWER).part().orElseThrow().name(), "Carriage <2> \"new\"");
+        assertEquals(part(BLOWER).name(), "Carriage <2> \"new\"");
     }
 
     @Test
@@ -148,11 +151,11 @@ public class BadInputTest extends WindowTest {
         robot.write("1");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         WaitForAsyncUtils.waitForFxEvents();
-        assertEquals(upgrade(BLOWER).part().orElseThrow().values().number("plate.thickness"), 9.0);
+        assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 9.0);
         robot.push(KeyCode.ESCAPE);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         WaitForAsyncUtils.waitForFxEvents();
-        assertEquals(upgrade(BLOWER).part().orElseThrow().values().number("plate.thickness"), 8.0);
+        assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 8.0);
         assertFalse(desk.workshop().redoLabel().isEmpty());
     }
 }

@@ -3,6 +3,7 @@ package tinperch.desktop;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.testng.Assert.assertEquals;
 
 import com.tngtech.archunit.base.DescribedPredicate;
 import com.tngtech.archunit.core.domain.JavaClass;
@@ -13,12 +14,13 @@ import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tinperch.check.Check;
 import tinperch.part.PartFamily;
+import tinperch.part.feature.FeatureKind;
 
 /** The rules of the house: who may know whom. */
 public class HouseRulesTest {
     private static final String[] CORE = {"tinperch.quantity..", "tinperch.solid..", "tinperch.hardware..",
-        "tinperch.material..", "tinperch.measure..", "tinperch.machine..", "tinperch.part..", "tinperch.check..",
-        "tinperch.upgrade.."};
+        "tinperch.material..", "tinperch.measure..", "tinperch.machine..", "tinperch.catalogue..", "tinperch.part..",
+        "tinperch.upgrade..", "tinperch.fact..", "tinperch.check..", "tinperch.judge.."};
     private JavaClasses house;
 
     @BeforeClass
@@ -61,9 +63,11 @@ public class HouseRulesTest {
         slices().matching("tinperch.(*)..").should().beFreeOfCycles().check(
                 new ClassFileImporter().withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages(
                         "tinperch.quantity", "tinperch.solid", "tinperch.hardware", "tinperch.material", "tinperch.measure",
-                        "tinperch.machine", "tinperch.part", "tinperch.check", "tinperch.upgrade", "tinperch.files",
-                        "tinperch.workshop"));
+                        "tinperch.machine", "tinperch.catalogue", "tinperch.part", "tinperch.upgrade", "tinperch.fact",
+                        "tinperch.check", "tinperch.judge", "tinperch.files", "tinperch.workshop"));
         slices().matching("tinperch.solid.(**)").should().beFreeOfCycles().check(house);
+        slices().matching("tinperch.workshop.(*)..").should().beFreeOfCycles().check(house);
+        slices().matching("tinperch.desktop.(*)..").should().beFreeOfCycles().check(house);
     }
 
     @Test
@@ -74,6 +78,33 @@ public class HouseRulesTest {
     @Test
     public void familiesDoNotKnowEachOther() {
         neverKnowEachOther(PartFamily.class);
+    }
+
+    @Test
+    public void featuresDoNotKnowEachOther() {
+        neverKnowEachOther(FeatureKind.class);
+    }
+
+    /** Facts know what they stand on, so they may know each other; checks and families are known by their registries alone. */
+    @Test
+    public void onlyTheRegistriesKnowAllOfAKind() {
+        for (Class<?> kind : new Class<?>[] {PartFamily.class, FeatureKind.class, Check.class}) {
+            for (JavaClass one : house) {
+                if (one.isAssignableTo(kind) && !one.isInterface()) {
+                    long registries = one.getDirectDependenciesToSelf().stream().map(d -> d.getOriginClass().getName().replaceAll("\\$.*", ""))
+                            .filter(n -> !n.equals(one.getName().replaceAll("\\$.*", ""))).filter(n -> n.endsWith(".Families")
+                                    || n.endsWith(".FeatureKinds") || n.endsWith(".Checks")).distinct().count();
+                    assertEquals(registries, 1, one.getName() + " is on one registry line");
+                }
+            }
+        }
+    }
+
+    @Test
+    public void onlyTheEngineMakesThreads() {
+        noClasses().that().resideOutsideOfPackage("tinperch.workshop.background..").should().callConstructor(Thread.class, Runnable.class)
+                .orShould().callConstructor(Thread.class, Runnable.class, String.class)
+                .orShould().dependOnClassesThat().haveFullyQualifiedName("java.util.concurrent.Executors").check(house);
     }
 
     private void neverKnowEachOther(Class<?> kind) {
@@ -90,7 +121,7 @@ public class HouseRulesTest {
     @Test
     public void theKernelHasOneDoor() {
         classes().that().resideInAPackage("tinperch.solid.kernel").and().haveSimpleNameNotEndingWith("SolidKernel")
-                .and().haveSimpleNameNotEndingWith("Hands").and().haveSimpleNameNotEndingWith("PlaneMemory")
+                .and().haveSimpleNameNotEndingWith("Engraver").and().haveSimpleNameNotEndingWith("Hands").and().haveSimpleNameNotEndingWith("PlaneMemory")
                 .and().haveSimpleNameNotContaining("package-info").should().notBePublic().check(house);
     }
 }

@@ -12,11 +12,14 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.desktop.desk.Station;
 import tinperch.desktop.machine.StandingSheet;
 import tinperch.files.stl.StlFile;
 import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
 import tinperch.machine.space.Neighbour;
+import tinperch.part.bind.Binding;
+import tinperch.part.family.FittedModel;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
@@ -159,12 +162,13 @@ public class ModelsTest extends WindowTest {
     public void aTrueModelBecomesAPartBoredForItsScrews() throws Exception {
         click("machine-avocet");
         press("model-make-model-blower");
+        waitFor(() -> desk.part().isPresent(), "no part is made");
         Upgrade made = desk.upgrade().orElseThrow();
-        assertEquals(made.part().orElseThrow().base(), "model-blower");
+        assertEquals(made.parts().get(0).bindings().get("model"), new Binding.OfModel("model-blower"));
         assertEquals(made.hostMachineId(), "curlew", "the fit machine that prints what a new part is made of");
         waitForPicture();
-        assertEquals(desk.assessmentProperty().get().form().orElseThrow().markPlace().orElseThrow(), "engraved 6 mm high on top");
-        double drawn = desk.pictureProperty().get().mesh().volumeMm3();
+        assertEquals(desk.drawingProperty().get().pieces().get(0).mark().orElseThrow().words(), "engraved 6 mm high");
+        double drawn = desk.drawingProperty().get().mesh().volumeMm3();
         press("card-holes");
         choose("field-holes.for", "M4");
         assertTrue(text("notice-text").contains("wider"), "the fan's mouth is a hole as well: " + text("notice-text"));
@@ -172,7 +176,7 @@ public class ModelsTest extends WindowTest {
         type("field-holes.of", "3.3");
         choose("field-holes.for", "M4");
         waitForPicture();
-        double bored = desk.pictureProperty().get().mesh().volumeMm3();
+        double bored = desk.drawingProperty().get().mesh().volumeMm3();
         // Four holes of 3.3 through 15 mm, made 4.5 (ISO 273, medium) and what the printer needs.
         double wide = 4.5 + machine(made.hostMachineId()).holeOffsetMm();
         assertEquals(drawn - bored, 4 * 15 * Math.PI / 4 * (wide * wide - 3.3 * 3.3), 5);
@@ -180,15 +184,16 @@ public class ModelsTest extends WindowTest {
         assertTrue(complaint("field-holes.of").contains("has no hole of Ø 9 mm; it has 3.3 mm, 31.5 mm"), complaint("field-holes.of"));
         choose("field-base.down", "front");
         waitForPicture();
-        assertEquals(desk.pictureProperty().get().mesh().bounds().size().z(), 50, 0.1);
+        assertEquals(desk.drawingProperty().get().mesh().bounds().size().z(), 50, 0.1);
+        Upgrade last = upgrade(made.id());
         close();
         open();
         Upgrade again = upgrade(made.id());
-        assertEquals(again.part(), desk.state().upgrade(made.id()).orElseThrow().part());
-        assertEquals(again.part().orElseThrow().values().choice("base.down"), "front");
+        assertEquals(again.parts(), last.parts());
+        assertEquals(FittedModel.DOWN.of(again.parts().get(0).values()), FittedModel.Down.FRONT);
         click("machine-turnstone");
         press("model-remove-model-guard");
-        assertTrue(text("model-complaint").contains("“Guard for the board fan” is made from it"), text("model-complaint"));
+        assertTrue(text("model-complaint").contains("“Fan guard” is made from it"), text("model-complaint"));
         onFx(() -> {
             ((ToggleButton) need("model-unit-inches-model-guard")).fire();
             return null;
@@ -206,7 +211,8 @@ public class ModelsTest extends WindowTest {
         Upgrade fresh = desk.upgrade().orElseThrow();
         goTo(fresh.id(), Station.SHAPE);
         press("base-model-blower");
-        assertEquals(upgrade(fresh.id()).part().orElseThrow().base(), "model-blower");
+        waitFor(() -> !upgrade(fresh.id()).parts().isEmpty(), "no part is made");
+        assertEquals(part(fresh.id()).bindings().get("model"), new Binding.OfModel("model-blower"));
         waitForPicture();
         goTo("curlew-filter", Station.SHAPE);
         assertTrue(need("base-model-cartridge").isDisabled(), "what the readings disagree with is no base");

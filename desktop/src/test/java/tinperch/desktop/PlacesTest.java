@@ -15,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.StandingSheet;
 import tinperch.desktop.sheet.Turntable;

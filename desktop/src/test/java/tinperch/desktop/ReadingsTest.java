@@ -10,6 +10,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.desktop.desk.Station;
 import tinperch.machine.Machine;
 import tinperch.measure.PatternSheet;
 import tinperch.measure.Reading;
@@ -92,10 +93,10 @@ public class ReadingsTest extends WindowTest {
         goTo("avocet-braces", Station.MEASURE);
         assertTrue(text("fit-text").contains("Laid over mirror of right upright, holes are off by A 2.9"), text("fit-text"));
         // The same readings on both sides: one side was copied.
-        PatternSheet left = upgrade("avocet-braces").sheet("left");
+        PatternSheet left = pattern("avocet", "avocet-braces.left");
         onFx(() -> {
-            desk.workshop().edit("copy", s -> s.with(s.upgrade("avocet-braces").orElseThrow().with("right",
-                    new PatternSheet("right upright", left.readings()))));
+            desk.workshop().edit("copy", s -> s.with(s.machine("avocet").orElseThrow().with(
+                    s.machine("avocet").orElseThrow().sheet("avocet-braces.right").orElseThrow().with(new PatternSheet("right upright", left.readings())))));
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -126,7 +127,7 @@ public class ReadingsTest extends WindowTest {
         robot.push(KeyCode.CONTROL, KeyCode.J);
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(text("notice-text").contains("click into one"), text("notice-text"));
-        int before = upgrade("avocet-blower").sheet("mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE).size();
+        int before = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE).size();
         onFx(() -> {
             ((TextField) need("reading-BC.inside")).requestFocus();
             return null;
@@ -135,7 +136,7 @@ public class ReadingsTest extends WindowTest {
             robot.push(KeyCode.CONTROL, KeyCode.J);
         }
         WaitForAsyncUtils.waitForFxEvents();
-        List<Reading> now = upgrade("avocet-blower").sheet("mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE);
+        List<Reading> now = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE);
         assertEquals(now.size(), before + 3);
         assertEquals(now.get(before).value(), now.get(0).value(), 0.15);
     }

@@ -24,8 +24,13 @@ import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.window.TinPerchApp;
+import tinperch.measure.PatternSheet;
+import tinperch.part.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 
@@ -124,6 +129,7 @@ public abstract class WindowTest {
     }
 
     protected void click(String id) {
+        waitForPicture();
         Node n = need(id);
         // A page still being made moves under the mouse.
         waitFor(() -> shownSheet() == null || shownSheet().isComplete(), "the sheet is never complete");
@@ -137,12 +143,14 @@ public abstract class WindowTest {
 
     /** Fires a button that may lie outside what is scrolled into view. */
     protected void press(String id) throws Exception {
+        waitForPicture();
         Node n = need(id);
         onFx(() -> {
             ((Button) n).fire();
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
+        waitForPicture();
     }
 
     /** Puts the focus into a field, replaces its text by typing, presses Enter. */
@@ -185,6 +193,16 @@ public abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** The first part of an upgrade. */
+    protected PartDesign part(String upgradeId) {
+        return upgrade(upgradeId).parts().get(0);
+    }
+
+    /** The pattern read on a sheet of a machine. */
+    protected PatternSheet pattern(String machine, String sheet) {
+        return desk.state().machine(machine).orElseThrow().sheet(sheet).orElseThrow().pattern();
+    }
+
     protected Upgrade upgrade(String id) {
         return desk.state().upgrade(id).orElseThrow();
     }
@@ -197,14 +215,15 @@ public abstract class WindowTest {
         }
     }
 
-    /** Waits until the part shown is that of the current values. */
+    /** Waits until everything that can be told of what is looked at has been told. */
     protected void waitForPicture() {
-        waitFor(() -> desk.pictureProperty().get() != null && desk.assessmentProperty().get().form().isPresent()
-                && desk.pictureProperty().get().form() == desk.assessmentProperty().get().form().get(), "no picture came");
+        waitFor(() -> desk.settledProperty().get(), "the judgement never ends");
     }
+
 
     /** What the first word of a finding's row says. */
     protected String word(String findingId) {
+        waitForPicture();
         Parent row = (Parent) need("finding-" + findingId);
         return row.getChildrenUnmodifiable().stream().filter(n -> n.getStyleClass().contains("word"))
                 .map(n -> ((Labeled) n).getText()).findFirst().orElse("");

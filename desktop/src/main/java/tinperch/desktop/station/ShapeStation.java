@@ -14,6 +14,9 @@ import tinperch.part.Param;
 import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
 import tinperch.part.form.PartForm;
+import tinperch.part.form.Piece;
+import tinperch.part.form.Reach;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Families;
 
 /** Cards for what the part holds and reaches, and the fitting sheet beside them; the part alone or in its place on the machine. */
@@ -90,16 +93,26 @@ final class ShapeStation extends BorderPane implements View {
         DrawingFact.Drawing d = desk.drawingProperty().get();
         if (!feature.isEmpty() && d != null) {
             int of = feature.indexOf(DrawingFact.OF);
-            paramOf(d.form(), of < 0 ? feature : feature.substring(of + DrawingFact.OF.length())).ifPresent(cards::focus);
+            paramOf(d.form(), of < 0 ? feature : feature.substring(of + DrawingFact.OF.length()), face.normal()).ifPresent(cards::focus);
         }
     }
 
-    /** The number that moves a feature's faces, or the length of its screw. */
-    private static Optional<Param<?>> paramOf(PartForm form, String feature) {
-        Optional<Param<?>> reach = form.pieces().stream().flatMap(p -> p.reaches().stream()).filter(r -> feature.startsWith(r.feature()))
-                .<Param<?>>map(r -> r.lever().param()).findFirst();
-        return reach.or(() -> form.screws().stream().filter(s -> feature.startsWith(s.row() + " ")).<Param<?>>map(s -> feature.contains("insert")
-                ? s.insertParam() : s.lengthParam()).findFirst());
+    /** The number that moves a feature's faces which look this way, or the length of its screw. */
+    private static Optional<Param<?>> paramOf(PartForm form, String feature, Vec3 normal) {
+        Param<?> nearest = null;
+        double best = 0;
+        for (Piece piece : form.pieces()) {
+            for (Reach r : piece.reaches()) {
+                // A number that moves all faces comes after one that moves just these.
+                double along = r.outward().length() == 0 ? 0.5 : Math.abs(piece.place().turned(r.outward()).dot(normal));
+                if (feature.startsWith(r.feature()) && along > best) {
+                    best = along;
+                    nearest = r.lever().param();
+                }
+            }
+        }
+        return Optional.<Param<?>>ofNullable(nearest).or(() -> form.screws().stream().filter(s -> feature.startsWith(s.row() + " "))
+                .<Param<?>>map(s -> feature.contains("insert") ? s.insertParam() : s.lengthParam()).findFirst());
     }
 
     @Override
