@@ -28,7 +28,7 @@ public final class BuildCheck implements Check {
         if (Material.find(c.part().material()).isEmpty()) {
             all.add(Finding.of("material", Severity.STOP, "“" + c.part().material() + "” is no material of the table",
                     "What it stands and on which machine it prints cannot be told. Choose a material on the Print station.",
-                    Remedy.of("print it in PETG", new tinperch.upgrade.Change.OfMaterial(tinperch.part.PartDesign.FIRST_MATERIAL))));
+                    Remedy.of("print it in PETG", new tinperch.upgrade.Change.OfMaterial(tinperch.upgrade.PartDesign.FIRST_MATERIAL))));
         }
         return all;
     }

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import tinperch.fact.Facts;
 import tinperch.machine.model.Model;
-import tinperch.part.Role;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.MeshRef;
 import tinperch.part.bind.Ref;
+import tinperch.part.bind.Role;
 import tinperch.upgrade.Case;
 
 /** How well is known what the part is built around? A part is no better than its readings or the model it is made from. */

@@ -2,8 +2,8 @@ package tinperch.check;
 
 import java.util.List;
 import java.util.Optional;
-import tinperch.part.Lever;
-import tinperch.part.Values;
+import tinperch.part.param.Lever;
+import tinperch.part.param.Values;
 import tinperch.upgrade.Change;
 
 /**

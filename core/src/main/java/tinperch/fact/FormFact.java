@@ -2,11 +2,11 @@ package tinperch.fact;
 
 import java.util.Map;
 import java.util.Optional;
-import tinperch.part.Param;
 import tinperch.part.PartFamily;
-import tinperch.part.PartProblem;
 import tinperch.part.feature.Featured;
 import tinperch.part.form.PartForm;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
 import tinperch.solid.SolidException;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.FeatureKinds;

@@ -11,8 +11,8 @@ import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Shape;
 import tinperch.measure.MeasuredPattern;
 import tinperch.part.Models;
-import tinperch.part.PartProblem;
 import tinperch.part.bind.MeshRef;
+import tinperch.part.param.PartProblem;
 import tinperch.solid.Mesh;
 import tinperch.upgrade.Case;
 

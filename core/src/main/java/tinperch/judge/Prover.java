@@ -12,9 +12,9 @@ import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.fact.Facts;
 import tinperch.fact.Stop;
-import tinperch.part.NumberParam;
-import tinperch.part.PartProblem;
 import tinperch.part.Way;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.PartProblem;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 

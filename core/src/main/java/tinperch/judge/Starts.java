@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.function.Function;
 import tinperch.check.Severity;
 import tinperch.fact.Facts;
-import tinperch.part.PartDesign;
-import tinperch.part.Values;
+import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 

@@ -1,6 +1,7 @@
 package tinperch.part;
 
 import tinperch.part.bind.MeshRef;
+import tinperch.part.param.PartProblem;
 import tinperch.solid.Mesh;
 
 /** Where downloaded models come from; the same reference always gives the same mesh and the same body. */

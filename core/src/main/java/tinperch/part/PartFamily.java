@@ -2,7 +2,12 @@ package tinperch.part;
 
 import java.util.List;
 import tinperch.part.bind.Refs;
+import tinperch.part.bind.Role;
 import tinperch.part.form.PartForm;
+import tinperch.part.param.Card;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
 
 /** A kind of part. Stateless: the same inputs give the same form. It never judges what it makes. */
 public interface PartFamily {

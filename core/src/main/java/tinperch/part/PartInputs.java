@@ -3,6 +3,10 @@ package tinperch.part;
 import tinperch.hardware.HardwareTables;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
+import tinperch.part.bind.Role;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
 
 /**
  * Everything a family may look at.

@@ -1,5 +1,7 @@
 package tinperch.part;
 
+import tinperch.part.param.Values;
+
 /**
  * Another way to lay a part out.
  *

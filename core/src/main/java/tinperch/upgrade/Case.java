@@ -9,15 +9,13 @@ import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Site;
 import tinperch.part.Models;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
-import tinperch.part.PartProblem;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
-import tinperch.part.bind.Resolver;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Port;
+import tinperch.part.param.PartProblem;
 
 /**
  * A part with everything its judgement may look at, at one moment. Immutable: the same case has the same findings on any thread.

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import tinperch.machine.space.Neighbour;
 import tinperch.measure.sheet.Sheet;
-import tinperch.part.Param;
-import tinperch.part.Values;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Feature;
+import tinperch.part.param.Param;
+import tinperch.part.param.Values;
 
 /** One change of a part, its upgrade or its machine. */
 public sealed interface Change {

@@ -4,13 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import tinperch.part.Param;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.Role;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
+import tinperch.part.bind.Role;
 import tinperch.part.feature.Feature;
+import tinperch.part.param.Param;
 import tinperch.quantity.Quantity;
 
 /** What changed from one design to the next, in the owner's words. */

@@ -2,7 +2,6 @@ package tinperch.upgrade;
 
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
-import tinperch.part.PartDesign;
 
 /** What a change of a part may touch: its upgrade, the machine it is for, the screw drawer. */
 public record Draft(Upgrade upgrade, String partId, Machine machine, ScrewDrawer drawer) {

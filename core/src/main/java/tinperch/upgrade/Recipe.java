@@ -1,9 +1,9 @@
 package tinperch.upgrade;
 
 import java.util.List;
-import tinperch.part.Values;
 import tinperch.part.bind.Refs;
 import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
 
 /**
  * Everything the shape of a part follows from, as plain data: the same recipe gives the same part on any day. A kept revision

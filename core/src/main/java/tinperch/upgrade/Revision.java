@@ -3,7 +3,6 @@ package tinperch.upgrade;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
-import tinperch.part.PartDesign;
 
 /**
  * A revision of a part kept on purpose, with all it was made of.

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tinperch.part.PartDesign;
 
 /**
  * One upgrade as it stands now; an edit makes a new one. What was measured for it is kept with its machine.

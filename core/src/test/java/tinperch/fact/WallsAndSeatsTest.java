@@ -22,12 +22,12 @@ import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.judge.Judge;
 import tinperch.judge.Starts;
-import tinperch.part.PartDesign;
 import tinperch.part.PartExamples;
-import tinperch.part.Values;
 import tinperch.part.bind.Binding;
 import tinperch.part.form.SeatKind;
+import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 
 /** Walls and seats measured on the part itself; the expected numbers are worked by hand from the sizes. */
 public class WallsAndSeatsTest {

@@ -17,10 +17,12 @@ import tinperch.part.family.BoardMount;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.form.PartForm;
 import tinperch.part.mark.Marking;
+import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.Overhangs;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 
 /** Kinds of part in several pieces against volumes worked by hand, and whether they go together and print freely. */
 public class FamiliesByHandTest {

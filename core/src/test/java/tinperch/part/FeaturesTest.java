@@ -12,18 +12,22 @@ import static tinperch.part.family.ToolCarriagePlate.WIDTH;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.check.Severity;
-import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Anchor.From;
+import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.feature.kind.BossFeature;
 import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.feature.kind.WindowFeature;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.Param;
+import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.FeatureKinds;
+import tinperch.upgrade.PartDesign;
 
 /** Features placed by the person: where they come to be, what they cut and add, what happens when their face goes. */
 public class FeaturesTest {

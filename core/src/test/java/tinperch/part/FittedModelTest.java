@@ -20,6 +20,7 @@ import tinperch.machine.model.ModelCheck;
 import tinperch.measure.Reading;
 import tinperch.part.family.FittedModel;
 import tinperch.part.mark.Marking;
+import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;

@@ -5,8 +5,10 @@ import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.MeshRef;
+import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 
 /** Cases of parts made from models. */

@@ -26,9 +26,11 @@ import tinperch.part.form.Dimension;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
+import tinperch.part.param.Values;
 import tinperch.quantity.QuantityException;
 import tinperch.solid.Mesh;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 
 public class ToolCarriagePlateTest {

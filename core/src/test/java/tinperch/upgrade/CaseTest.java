@@ -28,15 +28,13 @@ import tinperch.measure.HolePair;
 import tinperch.measure.Reading;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
-import tinperch.part.PartDesign;
 import tinperch.part.PartExamples;
-import tinperch.part.Values;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.HoseRef;
 import tinperch.part.bind.Known;
-import tinperch.part.bind.Resolver;
 import tinperch.part.form.SeatKind;
+import tinperch.part.param.Values;
 
 /** Bindings resolved, cases compared, what is gone or unknown said. */
 public class CaseTest {

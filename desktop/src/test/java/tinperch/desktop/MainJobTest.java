@@ -11,6 +11,7 @@ import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
@@ -19,7 +20,6 @@ import tinperch.files.threemf.ThreeMfFile;
 import tinperch.measure.HolePair;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.solid.Mesh;
-import tinperch.check.Severity;
 import tinperch.upgrade.Revision;
 import tinperch.workshop.store.WorkshopStore;
 

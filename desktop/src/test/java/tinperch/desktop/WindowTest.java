@@ -30,7 +30,7 @@ import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.StandingSheet;
 import tinperch.desktop.window.TinPerchApp;
 import tinperch.measure.PatternSheet;
-import tinperch.part.PartDesign;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 

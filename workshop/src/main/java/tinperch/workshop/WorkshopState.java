@@ -8,7 +8,7 @@ import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.part.Models;
-import tinperch.part.PartDesign;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;

@@ -7,7 +7,7 @@ import tinperch.measure.MeasuredPattern;
 import tinperch.measure.Spread;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
-import tinperch.part.PartProblem;
+import tinperch.part.param.PartProblem;
 import tinperch.quantity.Quantity;
 
 /**

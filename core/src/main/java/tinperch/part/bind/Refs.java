@@ -4,7 +4,6 @@ import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import tinperch.part.Role;
 
 /**
  * What the roles of a part are resolved to.

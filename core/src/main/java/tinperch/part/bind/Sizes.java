@@ -11,7 +11,7 @@ import tinperch.measure.Spread;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetCell;
 import tinperch.measure.sheet.SheetKind;
-import tinperch.part.PartProblem;
+import tinperch.part.param.PartProblem;
 
 /** The sizes of one thing: what was read, and where nothing was read what is usual. Remembers what it was asked for. */
 public final class Sizes {

@@ -2,11 +2,11 @@ package tinperch.part.block;
 
 import java.util.List;
 import tinperch.hardware.ScrewThread;
-import tinperch.part.Card;
-import tinperch.part.ChoiceParam;
-import tinperch.part.NumberParam;
-import tinperch.part.Param;
 import tinperch.part.form.SeatKind;
+import tinperch.part.param.Card;
+import tinperch.part.param.ChoiceParam;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.Param;
 
 /** The parameters of one row of screws that fasten something with a hole pattern; a family mounts as many as it has. */
 public final class ScrewBlock {

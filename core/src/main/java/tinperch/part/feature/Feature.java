@@ -1,6 +1,6 @@
 package tinperch.part.feature;
 
-import tinperch.part.Values;
+import tinperch.part.param.Values;
 
 /**
  * Something the person placed on a part.

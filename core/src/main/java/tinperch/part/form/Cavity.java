@@ -1,7 +1,7 @@
 package tinperch.part.form;
 
 import java.util.List;
-import tinperch.part.Lever;
+import tinperch.part.param.Lever;
 import tinperch.solid.Placement;
 
 /**

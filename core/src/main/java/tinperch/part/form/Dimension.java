@@ -1,7 +1,7 @@
 package tinperch.part.form;
 
 import java.util.Optional;
-import tinperch.part.NumberParam;
+import tinperch.part.param.NumberParam;
 import tinperch.solid.Vec3;
 
 /**

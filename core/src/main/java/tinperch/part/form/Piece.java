@@ -21,7 +21,7 @@ public record Piece(String id, String name, Solid solid, List<Cavity> cavities, 
         cavities = List.copyOf(cavities);
         reaches = List.copyOf(reaches);
         if (count < 1) {
-            throw new tinperch.part.PartProblem("“" + name + "” is to be printed " + count + " times; at least once.");
+            throw new tinperch.part.param.PartProblem("“" + name + "” is to be printed " + count + " times; at least once.");
         }
     }
 

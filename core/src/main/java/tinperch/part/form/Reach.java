@@ -1,6 +1,6 @@
 package tinperch.part.form;
 
-import tinperch.part.Lever;
+import tinperch.part.param.Lever;
 import tinperch.solid.Vec3;
 
 /**

@@ -14,9 +14,9 @@ import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.files.json.Json;
 import tinperch.judge.Judge;
-import tinperch.part.PartDesign;
-import tinperch.part.PartProblem;
+import tinperch.part.param.PartProblem;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
 /** Prints the findings of every part, tightest first. */

@@ -10,13 +10,13 @@ import tinperch.machine.book.Book;
 import tinperch.machine.model.Model;
 import tinperch.machine.space.Site;
 import tinperch.measure.sheet.Sheet;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.Role;
-import tinperch.part.Values;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.MeshRef;
+import tinperch.part.bind.Role;
+import tinperch.part.param.Values;
 import tinperch.upgrade.Families;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
 

@@ -28,6 +28,7 @@ import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.Machine;
+import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Group;
@@ -35,7 +36,6 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.SpaceProblem;
-import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
@@ -45,8 +45,8 @@ import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
-import tinperch.workshop.background.Latest;
 import tinperch.solid.view.FeatureEdges;
+import tinperch.workshop.background.Latest;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
 final class SurroundingsPanel extends Column implements View {

@@ -15,12 +15,12 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
-import tinperch.desktop.look.Ui;
 import tinperch.desktop.look.SeverityBadge;
+import tinperch.desktop.look.Ui;
+import tinperch.judge.Assessment;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.judge.Assessment;
-import tinperch.part.PartDesign;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 

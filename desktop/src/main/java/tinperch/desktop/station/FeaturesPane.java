@@ -19,20 +19,20 @@ import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.fact.DrawingFact;
-import tinperch.part.ChoiceParam;
-import tinperch.part.NumberParam;
-import tinperch.part.Param;
-import tinperch.part.PartDesign;
-import tinperch.part.PartProblem;
-import tinperch.part.Values;
 import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
+import tinperch.part.param.ChoiceParam;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.FeatureKinds;
+import tinperch.upgrade.PartDesign;
 
 /** Features the person placed: a face is picked on the turntable, a kind chosen; each has its place and sizes, can be switched off and taken away. */
 final class FeaturesPane extends VBox {

@@ -24,10 +24,10 @@ import tinperch.fact.DrawingFact;
 import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
 import tinperch.part.Does;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.Values;
+import tinperch.part.param.Values;
 import tinperch.upgrade.Families;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
 /** "What kind of part?": pictures drawn from each kind's start values, grouped by what they do, found by typing. Choosing one makes it at once. */

@@ -12,8 +12,8 @@ import tinperch.desktop.reading.Entry;
 import tinperch.desktop.reading.ReadingsPane;
 import tinperch.machine.Machine;
 import tinperch.measure.sheet.Sheet;
-import tinperch.part.PartDesign;
 import tinperch.part.bind.Binding;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
 /** What the part asks for, and the reading sheets of its machine; those it stands on come first. */

@@ -17,8 +17,8 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.DrawingFact;
 import tinperch.machine.space.Site;
-import tinperch.part.PartDesign;
 import tinperch.part.form.Piece;
+import tinperch.upgrade.PartDesign;
 
 /** The parts of an upgrade side by side, and how the one shown is looked at. */
 final class PartBar extends FlowPane {

@@ -20,16 +20,16 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
-import tinperch.part.Card;
-import tinperch.part.ChoiceParam;
-import tinperch.part.NumberParam;
-import tinperch.part.Param;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.PartProblem;
-import tinperch.part.Values;
+import tinperch.part.param.Card;
+import tinperch.part.param.ChoiceParam;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.upgrade.PartDesign;
 
 /** The parameters of a part as cards: one is open, the others folded to a line that says what they amount to. */
 final class PartCards extends Scroller {

@@ -23,8 +23,6 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
-import tinperch.part.PartDesign;
-import tinperch.part.Role;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.MeshRef;
@@ -32,8 +30,10 @@ import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
+import tinperch.part.bind.Role;
 import tinperch.part.form.Port;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
 /** What the part shown asks for, how each is known, and what it can be bound to instead. */

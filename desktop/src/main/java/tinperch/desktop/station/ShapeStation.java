@@ -10,14 +10,14 @@ import tinperch.desktop.machine.PartInPlace;
 import tinperch.desktop.sheet.FittingSheet;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.fact.DrawingFact;
-import tinperch.part.Param;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
+import tinperch.part.param.Param;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Families;
+import tinperch.upgrade.PartDesign;
 
 /** Cards for what the part holds and reaches, and the fitting sheet beside them; the part alone or in its place on the machine. */
 final class ShapeStation extends BorderPane implements View {

@@ -4,10 +4,10 @@ import java.util.List;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.machine.Machine;
-import tinperch.part.PartDesign;
 import tinperch.part.bind.Ref;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 

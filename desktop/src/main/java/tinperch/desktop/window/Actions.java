@@ -2,10 +2,10 @@ package tinperch.desktop.window;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.desktop.action.Action;
+import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
-import tinperch.desktop.desk.Begin;
-import tinperch.desktop.action.Action;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
 

@@ -1,11 +1,11 @@
 package tinperch.workshop.demo;
 
 import tinperch.machine.Machine;
+import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Axis;
-import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
-import tinperch.machine.StartingFrames;
+import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;

@@ -1,15 +1,15 @@
 package tinperch.workshop.edit;
 
 import java.util.Optional;
-import tinperch.part.Param;
-import tinperch.part.PartDesign;
-import tinperch.part.PartProblem;
-import tinperch.part.Values;
+import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 import tinperch.upgrade.Draft;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;

@@ -2,14 +2,14 @@ package tinperch.part.feature.kind;
 
 import java.util.ArrayList;
 import java.util.List;
-import tinperch.part.Card;
-import tinperch.part.NumberParam;
-import tinperch.part.Param;
 import tinperch.part.PartInputs;
-import tinperch.part.Values;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.feature.Made;
+import tinperch.part.param.Card;
+import tinperch.part.param.NumberParam;
+import tinperch.part.param.Param;
+import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
 import tinperch.solid.Lettering;
 import tinperch.solid.Placement;

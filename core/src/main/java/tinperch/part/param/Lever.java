@@ -1,4 +1,4 @@
-package tinperch.part;
+package tinperch.part.param;
 
 /**
  * "This number widens that one": what a remedy may pull.

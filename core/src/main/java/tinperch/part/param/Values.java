@@ -1,4 +1,4 @@
-package tinperch.part;
+package tinperch.part.param;
 
 import java.util.Collections;
 import java.util.Map;

@@ -1,7 +1,5 @@
-package tinperch.part;
+package tinperch.part.bind;
 
-import tinperch.part.bind.Ref;
-import tinperch.part.bind.RefKind;
 
 /**
  * Something a family is built around and asks for: a hole pattern, a fan, a hose.

@@ -1,4 +1,4 @@
-package tinperch.part.bind;
+package tinperch.upgrade;
 
 import java.util.Map;
 import java.util.Optional;
@@ -9,10 +9,18 @@ import tinperch.machine.Machine;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.measure.sheet.Sheet;
-import tinperch.part.PartDesign;
 import tinperch.part.PartFamily;
-import tinperch.part.PartProblem;
-import tinperch.part.Role;
+import tinperch.part.bind.Binding;
+import tinperch.part.bind.Known;
+import tinperch.part.bind.MeshRef;
+import tinperch.part.bind.ProfileRef;
+import tinperch.part.bind.Ref;
+import tinperch.part.bind.RefKind;
+import tinperch.part.bind.Refs;
+import tinperch.part.bind.RodRef;
+import tinperch.part.bind.Role;
+import tinperch.part.bind.Sizes;
+import tinperch.part.param.PartProblem;
 
 /** Resolves the bindings of a part against its machine. What cannot be resolved is said, never thrown. */
 public final class Resolver {

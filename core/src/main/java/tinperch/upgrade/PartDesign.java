@@ -1,4 +1,4 @@
-package tinperch.part;
+package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
 
 /**
  * A part as designed.

@@ -1,4 +1,4 @@
-package tinperch.part;
+package tinperch.part.param;
 
 import tinperch.quantity.QuantityException;
 

@@ -1,4 +1,4 @@
-package tinperch.part;
+package tinperch.part.param;
 
 /**
  * A card of the Shape station: parameters that belong together.
