@@ -131,8 +131,11 @@ public class BadInputTest extends WindowTest {
         type("upgrade-name", "Blower carriage, second try");
         assertEquals(upgrade(BLOWER).name(), "Blower carriage, second try");
         type("baseline-value", "1,9 mm");
-        assertEquals(upgrade(BLOWER).trouble().baselineValue(), "1,9 mm");
-        assertTrue(text("state-trouble").contains("1,9 mm"));
+        assertEquals(upgrade(BLOWER).trouble().amount().orElseThrow(), new tinperch.quantity.Amount(1.9, "mm"));
+        assertTrue(text("state-trouble").contains("1.9 mm"));
+        type("baseline-value", "a lot");
+        assertTrue(complaint("baseline-value").contains("is no number"), complaint("baseline-value"));
+        assertEquals(upgrade(BLOWER).trouble().baselineValue(), "1.9 mm");
         goTo(BLOWER, Station.SHAPE);
         type("part-name", "");
         assertTrue(complaint("part-name").contains("needs a name"));

@@ -55,7 +55,7 @@ public final class PartInPlace extends BorderPane implements View {
         views = new SpaceViews(desk.theme(), id -> { });
         table = new Turntable(desk.theme(), "neighbours", face -> { });
         table.setPrefWidth(300);
-        Ui.id(this, "in-place");
+        Ui.id(this, "in-place-view");
         VBox below = new VBox(6, tightest, strips);
         setCenter(views);
         setRight(table);

@@ -38,7 +38,7 @@ final class UpgradesPanel extends Column implements View {
         Button start = Ui.id(Ui.button("Start an upgrade", "mdi2p-plus",
                 () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))), "start-upgrade");
         start.getStyleClass().add("accent");
-        Ui.tip(start, "Start an upgrade of this machine (Ctrl+N)");
+        Ui.tip(start, "Ctrl+N");
         getChildren().addAll(new HBox(8, Ui.label("Upgrades", "section"), Ui.spring(), start), rows);
     }
 

@@ -155,16 +155,16 @@ final class PatternView implements SheetSide {
     }
 
     @Override
-    public Optional<Node> firstMissing() {
+    public Node firstMissing() {
         List<Jaw> jaws = byCentres ? List.of(Jaw.CENTRES) : List.of(Jaw.OUTSIDE, Jaw.INSIDE);
         for (HolePair p : List.of(HolePair.AB, HolePair.AD, HolePair.AC, HolePair.BC, HolePair.DC, HolePair.BD)) {
             for (Jaw j : jaws) {
                 if (sheet().at(p, j).isEmpty()) {
-                    return Optional.of(cells.get(PatternSheet.cell(p, j)).field());
+                    return cells.get(PatternSheet.cell(p, j)).field();
                 }
             }
         }
-        return Optional.empty();
+        return cells.get(PatternSheet.cell(HolePair.AB, jaws.get(0))).field();
     }
 
     @Override

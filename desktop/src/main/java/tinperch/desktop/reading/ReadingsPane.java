@@ -97,7 +97,7 @@ public final class ReadingsPane extends BorderPane implements View {
     public void focusFirstMissing() {
         javafx.application.Platform.runLater(() -> {
             if (shown != null) {
-                shown.firstMissing().ifPresent(Node::requestFocus);
+                shown.firstMissing().requestFocus();
             }
         });
     }

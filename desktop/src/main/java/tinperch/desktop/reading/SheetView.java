@@ -77,9 +77,9 @@ final class SheetView implements SheetSide {
     }
 
     @Override
-    public Optional<Node> firstMissing() {
+    public Node firstMissing() {
         return entry.sheet().missing().stream().map(SheetCell::cell).findFirst().or(() -> cells.keySet().stream().filter(c -> entry.sheet().at(c).isEmpty()).findFirst())
-                .map(c -> cells.get(c).field());
+                .map(cells::get).orElse(cells.values().iterator().next()).field();
     }
 
     @Override

@@ -189,7 +189,8 @@ public final class FittingSheet extends Pane {
         turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, frontY - b.max().z() * scale - 40));
         turntable.draw();
         title(titles.get(0), 8, 5);
-        double under = Math.min(h - 20, frontY - b.min().z() * scale + 14);
+        double dimensions = tags.keySet().stream().filter(d -> d.view() != Dimension.View.TOP && d.along() && d.outMm() < 0).mapToDouble(this::outPx).max().orElse(0);
+        double under = Math.min(h - 20, frontY - b.min().z() * scale + 14 + dimensions);
         title(titles.get(1), PAD, under);
         title(titles.get(2), sideX + b.min().y() * scale, under);
     }

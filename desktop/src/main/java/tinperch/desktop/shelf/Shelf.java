@@ -40,7 +40,7 @@ public final class Shelf extends VBox {
                 () -> desk.placeProperty().set(new Desk.Place.AtDrawer())), "drawer");
         Ui.tip(drawer, "The screw lengths you have at hand (Ctrl+D)");
         Button add = Ui.id(Ui.button("Add a machine", "mdi2p-plus", () -> Begin.machine(desk)), "add-machine");
-        Ui.tip(add, "Add a machine (Ctrl+M)");
+        Ui.tip(add, "Ctrl+M");
         drawer.setMaxWidth(Double.MAX_VALUE);
         add.setMaxWidth(Double.MAX_VALUE);
         getChildren().addAll(name, scroll, drawer, add);

@@ -94,7 +94,7 @@ final class FeaturesPane extends VBox {
         Anchor anchor = new Anchor(pieceId, plain(picked.feature()), outward, Anchor.From.MIDDLE, 0, Anchor.From.MIDDLE, 0);
         Feature f = new Feature("f" + n, kind.id(), kind.title() + " " + n, anchor, Values.START, false);
         open = f.id();
-        make(part.with(f), "add a " + kind.title().toLowerCase(java.util.Locale.ROOT));
+        make(part.with(f), "add a " + kind.title().toLowerCase(java.util.Locale.ROOT)).ifPresent(desk::warn);
     }
 
     private Optional<String> make(PartDesign next, String label) {
@@ -119,7 +119,7 @@ final class FeaturesPane extends VBox {
         CheckBox on = Ui.id(new CheckBox(), "feature-on-" + f.id());
         on.setSelected(!f.off());
         on.setAccessibleText(f.name() + " is made");
-        on.setOnAction(e -> part().ifPresent(p -> make(p.with(f.switchedOff(!on.isSelected())), (on.isSelected() ? "switch on " : "switch off ") + f.name())));
+        on.setOnAction(e -> part().ifPresent(p -> make(p.with(f.switchedOff(!on.isSelected())), (on.isSelected() ? "switch on " : "switch off ") + f.name()).ifPresent(desk::warn)));
         Button name = Ui.id(new Button(f.name(), Ui.icon(f.id().equals(open) ? "mdi2c-chevron-down" : "mdi2c-chevron-right")), "feature-" + f.id());
         name.getStyleClass().add("fold");
         name.setOnAction(e -> {
@@ -127,7 +127,7 @@ final class FeaturesPane extends VBox {
             shown = null;
             refresh();
         });
-        Button drop = Ui.id(Ui.button("Take away", null, () -> part().ifPresent(p -> make(p.withoutFeature(f.id()), "take away " + f.name()))), "feature-drop-" + f.id());
+        Button drop = Ui.id(Ui.button("Take away", null, () -> part().ifPresent(p -> make(p.withoutFeature(f.id()), "take away " + f.name()).ifPresent(desk::warn))), "feature-drop-" + f.id());
         HBox head = new HBox(6, on, name, Ui.spring(), drop);
         head.setAlignment(Pos.CENTER_LEFT);
         if (!f.id().equals(open) || kind.isEmpty()) {

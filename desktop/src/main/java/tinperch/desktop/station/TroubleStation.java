@@ -17,6 +17,7 @@ import tinperch.desktop.desk.View;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.quantity.Amount;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Trouble;
 import tinperch.upgrade.Upgrade;
@@ -59,8 +60,7 @@ final class TroubleStation extends GridPane implements View {
         what = field("baseline-what", u -> u.trouble().baseline(), (u, t) -> u.with(new Trouble(u.trouble().seen(), t,
                 u.trouble().baselineValue())), "baseline", true);
         what.field().setPromptText("what was measured: sag of a 30 mm bridge");
-        value = field("baseline-value", u -> u.trouble().baselineValue(), (u, t) -> u.with(new Trouble(u.trouble().seen(),
-                u.trouble().baseline(), t)), "baseline value", true);
+        value = new CommitField("baseline-value", upgrade().trouble().baselineValue(), this::takeBaseline);
         value.field().setPromptText("1.8 mm");
         GridPane base = new GridPane();
         base.setHgap(10);
@@ -69,6 +69,7 @@ final class TroubleStation extends GridPane implements View {
         base.getColumnConstraints().addAll(wide, new ColumnConstraints(130));
         base.addRow(0, Ui.label("Baseline: what was measured", "field-label"), Ui.label("Value", "field-label"));
         base.addRow(1, what, value);
+        base.add(value.complaint(), 0, 2, 2, 1);
         VBox trouble = new VBox(8, Ui.label("Name of the upgrade", "field-label"), name,
                 Ui.label("What is seen", "field-label"), seen, base);
         trouble.getStyleClass().add("panel");
@@ -87,6 +88,20 @@ final class TroubleStation extends GridPane implements View {
             desk.workshop().edit("what is seen", s -> s.with(u.with(
                     new Trouble(t, u.trouble().baseline(), u.trouble().baselineValue()))));
         }
+    }
+
+    /** A number, so that a later trial can be set against it. */
+    private Optional<String> takeBaseline(String typed) {
+        String t = typed.strip();
+        Optional<Amount> amount = Amount.of(t);
+        if (!t.isEmpty() && amount.isEmpty()) {
+            return Optional.of("“" + t + "” is no number with a unit; type one such as 1.8 mm or 3 stops. The old one stays.");
+        }
+        desk.workshop().edit("baseline value", s -> {
+            Upgrade u = s.upgrade(upgradeId).orElseThrow();
+            return s.with(u.with(new Trouble(u.trouble().seen(), u.trouble().baseline(), amount.map(Amount::toString).orElse(""))));
+        });
+        return Optional.empty();
     }
 
     private CommitField field(String id, Function<Upgrade, String> get, BiFunction<Upgrade, String, Upgrade> set, String label,

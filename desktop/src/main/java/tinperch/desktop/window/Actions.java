@@ -2,12 +2,14 @@ package tinperch.desktop.window;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
+import tinperch.workshop.share.Sharing;
 
 /** All actions of the window, with their names and keys. */
 public final class Actions {
@@ -42,11 +44,24 @@ public final class Actions {
         all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> Begin.machine(desk)));
         all.add(Action.of("add-upgrade", "Start an upgrade of this machine", "Shortcut+N", () -> desk.machine().isPresent(),
                 () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))));
+        all.addAll(packing());
         all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
         all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
         all.add(Action.of("larger", "Larger type", "Shortcut+Equals", () -> true, () -> resize(1)));
         all.add(Action.of("smaller", "Smaller type", "Shortcut+Minus", () -> true, () -> resize(-1)));
         return all;
+    }
+
+    private List<Action> packing() {
+        Packing p = new Packing(desk);
+        return List.of(
+                Action.of("pack", "Pack the whole workshop into a file", "", () -> !machines().isEmpty(), () -> p.pack(desk.state(), "Workshop")),
+                Action.of("pack-machine", "Pack this machine into a file", "", () -> desk.machine().isPresent(),
+                        () -> desk.machine().ifPresent(m -> p.pack(Sharing.ofMachine(desk.state(), m.id()), m.name()))),
+                Action.of("pack-upgrade", "Pack this upgrade into a file", "", () -> desk.upgrade().isPresent(),
+                        () -> desk.upgrade().ifPresent(u -> p.pack(Sharing.ofUpgrade(desk.state(), u.id()), u.name()))),
+                Action.of("unpack", "Unpack a file beside what is here", "", () -> true, () -> p.unpack(Optional.empty())),
+                Action.of("unpack-onto", "Unpack a file's upgrades onto this machine", "", () -> desk.machine().isPresent(), () -> p.unpack(desk.machine())));
     }
 
     private List<Machine> machines() {

@@ -168,7 +168,7 @@ final class DemoUpgrades {
     private void boardMount() {
         Values v = Values.START.with(BoardMount.SLOT, 24.0).with(BoardMount.MOUNT.length, 12.0);
         upgrade("turnstone-board", "turnstone", "House for the control board", LocalDate.of(2026, 11, 14),
-                new Trouble("The control board hangs open beside the table; pupils reach into it.", "parts that can be touched", "all"), "curlew",
+                new Trouble("The control board hangs open beside the table; pupils reach into it.", "parts that can be touched", "14 pins"), "curlew",
                 PartDesign.of(FIRST, "board-mount", "Board house", v).bound("board", new Binding.OnSheet("turnstone-board", ""))
                         .bound("mount", new Binding.OnSheet("turnstone-post", "")).atSite(site("turnstone", "post, outer face")));
     }
@@ -194,7 +194,7 @@ final class DemoUpgrades {
         holes("curlew", "curlew-filter.mount", calipers.sheet("rear panel", new double[] {0, 0, 82.02, 0, 82, 82.05, 0, 82.0}, 4.4, 1, AB));
         upgrade("curlew-filter", "curlew", "Filter box", LocalDate.of(2026, 10, 24),
                 new Trouble("ABS smells through the whole boathouse and fine dust settles on the window sill. A carbon and "
-                        + "fine-dust cartridge is at hand.", "smell at two metres, one hour of ABS", "strong"), "curlew");
+                        + "fine-dust cartridge is at hand.", "smell two metres off after an hour of ABS, out of ten", "8 points"), "curlew");
     }
 
     // ---- Ruff ----

@@ -1,0 +1,179 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertNull;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.window.Packing;
+import tinperch.machine.Machine;
+import tinperch.part.bind.Binding;
+import tinperch.upgrade.PartDesign;
+import tinperch.upgrade.Upgrade;
+
+/** Kinds of part, several parts, pieces, features and places in the real window. */
+public class PartsTest extends WindowTest {
+    private String focused() {
+        javafx.scene.Node n = stage.getScene().getFocusOwner();
+        return n == null ? "" : Ui.idOf(n);
+    }
+
+    @Test
+    public void aKindIsFoundByTypingAndMadeBesideThePartThatIsThere() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        click("add-part");
+        need("family-tool-carriage-plate");
+        type("find-kind", "hose opening");
+        assertNull(find("family-tool-carriage-plate"), "a plate says nothing of hoses");
+        type("find-kind", "zzz");
+        assertNull(find("family-hose-adapter"));
+        type("find-kind", "");
+        click("family-hose-adapter");
+        waitFor(() -> upgrade("avocet-blower").parts().size() == 2, "no part is made");
+        waitForPicture();
+        assertEquals(desk.part().orElseThrow().familyId(), "hose-adapter");
+        assertEquals(desk.drawingProperty().get().pieces().size(), 2);
+        assertEquals(desk.mark(), "R1", "each part counts its own revisions");
+        click("part-p1");
+        assertEquals(desk.mark(), "R5");
+        click("undo");
+        assertEquals(upgrade("avocet-blower").parts().size(), 1);
+    }
+
+    @Test
+    public void measureListsWhatThePartAsksForAndTakesTheKeyboard() throws Exception {
+        goTo("avocet-blower", Station.TROUBLE);
+        robot.push(KeyCode.F2);
+        WaitForAsyncUtils.waitForFxEvents();
+        waitFor(() -> focused().equals("reading-BD.outside"), "the keyboard is at " + focused());
+        assertTrue(text("known-mount").contains("measured 3 times"), text("known-mount"));
+        onFx(() -> {
+            ComboBox<?> to = (ComboBox<?>) find("bind-tool");
+            int at = to.getItems().stream().map(Object::toString).toList().indexOf("usual: four holes 32 × 32");
+            to.getSelectionModel().select(at < 0 ? to.getItems().size() - 1 : at);
+            return null;
+        });
+        waitForPicture();
+        assertTrue(part("avocet-blower").bindings().get("tool") instanceof Binding.Usual);
+        assertEquals(word("known.tool"), "Look", "what is only usual is said");
+        click("undo");
+        assertTrue(part("avocet-blower").bindings().get("tool") instanceof Binding.OnSheet);
+    }
+
+    @Test
+    public void aFeatureIsAddedWhereOnePointsAndCanBeMovedSwitchedOffAndUndone() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        javafx.geometry.Bounds b = need("turntable").localToScreen(need("turntable").getBoundsInLocal());
+        for (double t = 0.35; t < 0.7 && need("add-feature").isDisabled(); t += 0.05) {
+            robot.clickOn(b.getMinX() + t * b.getWidth(), b.getMinY() + t * b.getHeight());
+            WaitForAsyncUtils.waitForFxEvents();
+        }
+        double before = desk.drawingProperty().get().volumeMm3();
+        onFx(() -> {
+            ((MenuButton) find("add-feature")).getItems().stream().filter(i -> i.getText().equals("Hole")).findFirst().orElseThrow().fire();
+            return null;
+        });
+        waitForPicture();
+        PartDesign now = part("avocet-blower");
+        assertEquals(now.features().size(), 1);
+        type("feature-across", "25 mm");
+        waitForPicture();
+        assertEquals(part("avocet-blower").features().get(0).anchor().acrossMm(), 25.0);
+        double drilled = desk.drawingProperty().get().volumeMm3();
+        assertTrue(drilled < before - 20, "a hole takes plastic away: " + before + " → " + drilled);
+        type("feature-across", "far");
+        assertTrue(complaint("feature-across").contains("is not a number"), complaint("feature-across"));
+        onFx(() -> {
+            ((CheckBox) find("feature-on-f1")).fire();
+            return null;
+        });
+        waitForPicture();
+        assertEquals(desk.drawingProperty().get().volumeMm3(), before, 1e-6);
+        click("undo");
+        waitForPicture();
+        assertEquals(desk.drawingProperty().get().volumeMm3(), drilled, 1e-6);
+        press("feature-drop-f1");
+        assertTrue(part("avocet-blower").features().isEmpty());
+        click("undo");
+        close();
+        open();
+        assertEquals(part("avocet-blower").features().size(), 1, "features are kept");
+    }
+
+    @Test
+    public void aPartIsSeenOnItsMachineAndInPieces() throws Exception {
+        Upgrade hose = desk.state().upgrades().stream().filter(u -> u.parts().stream().anyMatch(p -> p.familyId().equals("hose-adapter"))).findFirst().orElseThrow();
+        goTo(hose.id(), Station.SHAPE);
+        waitForPicture();
+        ComboBox<?> alone = (ComboBox<?>) need("piece-alone");
+        assertEquals(alone.getItems().stream().map(Object::toString).toList(), java.util.List.of("all pieces", "tube alone", "retaining ring alone"));
+        ToggleButton place = (ToggleButton) need("in-place");
+        onFx(() -> {
+            place.fire();
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        waitFor(() -> find("in-place-gap") != null && !text("in-place-gap").isEmpty(), "the part is not in its place");
+        onFx(() -> {
+            ((ComboBox<?>) find("part-site")).getSelectionModel().select(0);
+            return null;
+        });
+        waitForPicture();
+        assertEquals(part(hose.id()).siteId(), "");
+        assertTrue(need("in-place").isDisabled(), "without a site there is no place to show");
+        click("undo");
+        assertNotEquals(part(hose.id()).siteId(), "");
+        robot.push(KeyCode.F4);
+        waitForPicture();
+        type("export-folder", folder.toString());
+        press("export-3mf");
+        waitFor(() -> find("notice-text") != null, "nothing is written");
+        try (var all = Files.list(folder)) {
+            assertEquals(all.filter(p -> p.toString().endsWith(".3mf")).count(), 1, "all pieces in one 3MF");
+        }
+    }
+
+    @Test
+    public void anUpgradeIsPackedAndUnpackedOntoAnotherMachine() throws Exception {
+        Path file = folder.resolve("shared.zip");
+        onFx(() -> {
+            new Packing(desk).write(tinperch.workshop.share.Sharing.ofUpgrade(desk.state(), "avocet-blower"), file);
+            return null;
+        });
+        waitFor(() -> find("notice-text") != null && text("notice-text").startsWith("Packed"), "nothing is packed");
+        int before = desk.state().upgradesOf("ruff").size();
+        Machine ruff = desk.state().machine("ruff").orElseThrow();
+        onFx(() -> {
+            new Packing(desk).read(file, Optional.of(ruff));
+            return null;
+        });
+        waitFor(() -> desk.state().upgradesOf("ruff").size() == before + 1, "nothing is unpacked");
+        Upgrade got = desk.state().upgradesOf("ruff").get(before);
+        goTo(got.id(), Station.SHAPE);
+        waitForPicture();
+        assertEquals(word("known.mount"), "Look", "the readings of the other machine are not its own");
+        Files.writeString(file, "{\"format\": [1, 2");
+        onFx(() -> {
+            new Packing(desk).read(file, Optional.empty());
+            return null;
+        });
+        waitFor(() -> !text("notice-text").contains("readings of"), "nothing is said");
+        assertFalse(text("notice-text").isBlank());
+        click("undo");
+        assertEquals(desk.state().upgradesOf("ruff").size(), before);
+    }
+}
