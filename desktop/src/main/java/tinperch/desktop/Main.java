@@ -1,27 +1,20 @@
 package tinperch.desktop;
 
-import picocli.CommandLine;
-import tinperch.desktop.cli.CheckCommand;
-import tinperch.desktop.cli.ExportCommand;
-import tinperch.desktop.cli.PackCommand;
-import tinperch.desktop.cli.ShotsCommand;
-import tinperch.desktop.cli.UnpackCommand;
+import java.util.List;
+import tinperch.desktop.cli.Commands;
 import tinperch.desktop.cli.WindowCommand;
 
 /** Where everything starts. Not a JavaFX Application itself, so that it runs from a plain class path. */
-@CommandLine.Command(name = "tinperch", mixinStandardHelpOptions = true, version = "Tin Perch 0.1.0",
-        description = "Designs upgrade parts for printers and similar machines and remembers what became of them.",
-        subcommands = {WindowCommand.class, ExportCommand.class, CheckCommand.class, PackCommand.class, UnpackCommand.class,
-            ShotsCommand.class})
 public final class Main {
     private Main() {}
 
+    /** The window is opened without the command line's machinery, which takes longer to load than the workshop. */
     public static void main(String[] args) {
-        CommandLine line = new CommandLine(new Main());
-        line.setExecutionExceptionHandler((e, cmd, parsed) -> {
-            cmd.getErr().println(e.getMessage() == null ? e.toString() : e.getMessage());
-            return 1;
-        });
-        System.exit(line.execute(args.length == 0 ? new String[] {"open"} : args));
+        List<String> typed = args.length == 0 ? List.of("open") : List.of(args);
+        if (typed.equals(List.of("open")) || typed.equals(List.of("demo")) || typed.equals(List.of("demo", "--fresh"))) {
+            WindowCommand.open(null, typed.get(0).equals("demo"), typed.size() > 1);
+            System.exit(0);
+        }
+        System.exit(Commands.run(typed));
     }
 }

@@ -21,10 +21,13 @@ public final class WindowCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        boolean demo = spec.commandLine().getParent().getParseResult().originalArgs().contains("demo");
-        Path target = file != null ? file : DataFolder.path().resolve(demo ? "demo.db" : "workshop.db");
-        LogFile.startIn(target.toAbsolutePath().getParent());
-        TinPerchApp.launchOn(target, demo, fresh);
+        open(file, spec.commandLine().getParent().getParseResult().originalArgs().contains("demo"), fresh);
         return 0;
+    }
+
+    /** @param file null for the usual one */
+    public static void open(Path file, boolean demo, boolean fresh) {
+        Path target = file != null ? file : DataFolder.path().resolve(demo ? "demo.db" : "workshop.db");
+        TinPerchApp.launchOn(target, demo, fresh, () -> LogFile.startIn(target.toAbsolutePath().getParent()));
     }
 }

@@ -36,6 +36,11 @@ public final class Theme {
         return typeSize;
     }
 
+    /** Sets the sheet all controls are styled by, before the first of them is made: else the toolkit reads its own first. */
+    public static void standard() {
+        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    }
+
     public void applyTo(Scene target) {
         scene = target;
         refresh();

@@ -2,6 +2,7 @@ package tinperch.desktop.sheet;
 
 import java.util.Optional;
 import java.util.function.Function;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -55,20 +56,29 @@ final class DimensionTag extends VBox {
         return getChildren().contains(field);
     }
 
-    void show(String text) {
+    void show(String text, String tip) {
         number.setText(text);
+        Ui.tip(number, tip);
     }
 
     private void open() {
         field.setText(number.getText());
-        getChildren().setAll(field);
+        fill(field);
         toFront();
         field.requestFocus();
         field.selectAll();
     }
 
     private void close() {
-        getChildren().setAll(number);
+        fill(number);
+    }
+
+    /** It is not managed, so the drawing must be told to give it room. */
+    private void fill(Node... nodes) {
+        getChildren().setAll(nodes);
+        if (getParent() != null) {
+            getParent().requestLayout();
+        }
     }
 
     private void take() {
@@ -76,7 +86,7 @@ final class DimensionTag extends VBox {
         if (refused.isPresent()) {
             complaint.setText(refused.get());
             complaint.setMaxWidth(220);
-            getChildren().setAll(field, complaint);
+            fill(field, complaint);
             toFront();
         } else {
             close();

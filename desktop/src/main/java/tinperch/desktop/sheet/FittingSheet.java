@@ -1,6 +1,8 @@
 package tinperch.desktop.sheet;
 
 import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,10 +10,12 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
@@ -83,6 +87,7 @@ public final class FittingSheet extends Pane {
         for (String t : new String[] {above, "from the front", "from the right"}) {
             Node l = Ui.label(t, "view-title");
             titles.add(l);
+            l.setManaged(false);
             getChildren().add(l);
         }
         desk.drawingProperty().addListener(onDrawing);
@@ -103,16 +108,24 @@ public final class FittingSheet extends Pane {
         showTurntable();
         List<Dimension> wanted = next == null ? List.of() : next.form().dimensions();
         Map<Dimension, Region> old = new LinkedHashMap<>(tags);
-        getChildren().removeIf(n -> tags.containsValue(n) && !(n instanceof DimensionTag t && t.isOpen()));
         tags.clear();
+        if (alike(List.copyOf(old.keySet()), wanted)) {
+            // The same dimensions with other numbers: a tag that stays is not styled anew.
+            Iterator<Region> kept = old.values().iterator();
+            wanted.forEach(d -> tags.put(d, told(kept.next(), d)));
+            requestLayout();
+            return;
+        }
+        getChildren().removeIf(n -> old.containsValue(n) && !(n instanceof DimensionTag t && t.isOpen()));
         for (Dimension d : wanted) {
             Region tag = keptOpen(old, d);
             if (tag == null) {
                 String text = Quantity.plain(d.lengthMm(), Unit.MM);
                 tag = d.param().isPresent()
-                        ? new DimensionTag(d.param().get().key(), text, hint.apply(d.param().get()) + " · "
-                                + Quantity.inches(d.lengthMm()), typed -> edit.apply(d.param().get(), typed))
+                        ? new DimensionTag(d.param().get().key(), text, tip(d), typed -> edit.apply(d.param().get(), typed))
                         : DimensionTag.fixed(text);
+                // A tag is put by the drawing: another text must not have the sheet laid out and painted once more.
+                tag.setManaged(false);
                 getChildren().add(tag);
             }
             tags.put(d, tag);
@@ -120,32 +133,54 @@ public final class FittingSheet extends Pane {
         requestLayout();
     }
 
-    /** Pulls the pieces apart on the turntable: 0 together, 1 as far as they go. */
-    public void pullApart(double share) {
-        pull = share;
-        showTurntable();
+    private String tip(Dimension d) {
+        return hint.apply(d.param().orElseThrow()) + " · " + Quantity.inches(d.lengthMm());
     }
 
-    /** Shows one piece alone on the turntable, or all for an empty id. */
-    public void showAlone(String pieceId) {
-        alone = pieceId;
-        showTurntable();
+    private static boolean alike(List<Dimension> a, List<Dimension> b) {
+        return a.size() == b.size() && new HashSet<>(b).size() == b.size() && IntStream.range(0, a.size()).allMatch(i ->
+                a.get(i).param().equals(b.get(i).param()) && a.get(i).view() == b.get(i).view() && a.get(i).along() == b.get(i).along());
+    }
+
+    private Region told(Region tag, Dimension d) {
+        String text = Quantity.plain(d.lengthMm(), Unit.MM);
+        if (tag instanceof DimensionTag t) {
+            t.show(text, tip(d));
+        } else {
+            ((Label) tag).setText(text);
+        }
+        return tag;
+    }
+
+    /**
+     * How the pieces are shown on the turntable.
+     *
+     * @param share how far they are pulled apart: 0 together, 1 as far as they go
+     * @param pieceId the one shown alone, empty for all
+     */
+    public void arrange(double share, String pieceId) {
+        if (share != pull || !pieceId.equals(alone)) {
+            pull = share;
+            alone = pieceId;
+            showTurntable();
+            turntable.draw();
+        }
     }
 
     private void showTurntable() {
         if (drawing == null) {
-            turntable.show(null, List.of(), List.of(), null);
+            turntable.prepare(null, List.of(), List.of(), null);
             return;
         }
         List<Piece> pieces = drawing.form().pieces();
-        List<Integer> shown = java.util.stream.IntStream.range(0, pieces.size()).filter(i -> alone.isEmpty() || pieces.get(i).id().equals(alone)).boxed().toList();
+        List<Integer> shown = IntStream.range(0, pieces.size()).filter(i -> alone.isEmpty() || pieces.get(i).id().equals(alone)).boxed().toList();
         if (pieces.size() == 1 || pull == 0 && shown.size() == pieces.size() || shown.isEmpty()) {
-            turntable.show(drawing.mesh(), drawing.edges(), drawing.held(), drawing.mesh().bounds());
+            turntable.prepare(drawing.mesh(), drawing.edges(), drawing.held(), drawing.mesh().bounds());
             return;
         }
         Mesh apart = Mesh.gathered(shown.stream().map(drawing.placed()::get).toList(), shown.stream().map(i -> pieces.get(i).pull().times(pull)).toList(),
                 (k, feature) -> pieces.get(shown.get(k)).id() + DrawingFact.OF + feature);
-        turntable.show(apart, FeatureEdges.of(apart), pull > 0 || !alone.isEmpty() ? List.of() : drawing.held(), apart.bounds());
+        turntable.prepare(apart, FeatureEdges.of(apart), pull > 0 || !alone.isEmpty() ? List.of() : drawing.held(), apart.bounds());
     }
 
     /** A tag being typed in stays through a redraw. */

@@ -189,6 +189,11 @@ public final class Turntable extends Region {
         draw();
     }
 
+    /** The same, drawn by whoever lays it out. */
+    void prepare(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        take(next, nextEdges, seenThrough, around);
+    }
+
     /**
      * Shows a mesh in motion: drawn roughly now and then, finely once it has come to rest, so that it never holds up the drawn
      * views beside it.

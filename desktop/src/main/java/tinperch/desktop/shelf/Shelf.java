@@ -28,6 +28,7 @@ public final class Shelf extends VBox {
     private final Desk desk;
     private final VBox cards = new VBox(6);
     private final Map<String, Card> made = new HashMap<>();
+    private final Map<String, Button> links = new HashMap<>();
     private final Button drawer;
 
     public Shelf(Desk desk) {
@@ -94,13 +95,19 @@ public final class Shelf extends VBox {
     }
 
     private Node upgrade(Upgrade u) {
-        Button b = Ui.id(new Button(u.name()), "upgrade-" + u.id());
+        Button b = links.computeIfAbsent(u.id(), this::link);
+        b.setText(u.name());
+        boolean here = desk.upgrade().map(Upgrade::id).filter(u.id()::equals).isPresent();
+        b.pseudoClassStateChanged(CHOSEN, here);
+        return b;
+    }
+
+    private Button link(String upgradeId) {
+        Button b = Ui.id(new Button(), "upgrade-" + upgradeId);
         b.getStyleClass().add("upgrade-link");
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAlignment(Pos.CENTER_LEFT);
-        boolean here = desk.upgrade().map(Upgrade::id).filter(u.id()::equals).isPresent();
-        b.pseudoClassStateChanged(CHOSEN, here);
-        b.setOnAction(e -> desk.goTo(u, u.parts().isEmpty() ? Station.TROUBLE : Station.SHAPE));
+        b.setOnAction(e -> desk.state().upgrade(upgradeId).ifPresent(u -> desk.goTo(u, u.parts().isEmpty() ? Station.TROUBLE : Station.SHAPE)));
         return b;
     }
 

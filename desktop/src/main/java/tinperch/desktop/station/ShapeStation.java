@@ -70,8 +70,7 @@ final class ShapeStation extends BorderPane implements View {
         if (sheet == null) {
             return;
         }
-        sheet.pullApart(bar.pull());
-        sheet.showAlone(bar.alone());
+        sheet.arrange(bar.pull(), bar.alone());
         if (bar.isInPlace()) {
             if (place == null) {
                 place = new PartInPlace(desk);

@@ -1,14 +1,18 @@
 package tinperch.desktop.window;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
 import tinperch.workshop.demo.DemoModels;
@@ -18,35 +22,37 @@ import tinperch.workshop.store.WorkshopStore;
 
 /** The JavaFX application: opens the workshop, shows the window. */
 public final class TinPerchApp extends Application {
-    private static Path file;
-    private static boolean demo;
-    private static boolean fresh;
+    private static CompletableFuture<Workshop> opening;
     private Desk desk;
 
     /**
-     * Opens the window and returns when it is closed.
+     * Opens the window and returns when it is closed. The workshop is opened beside the toolkit's start.
      *
      * @param file the workshop file
      * @param demo fill an empty file with the demo
      * @param fresh set the old demo aside first
+     * @param first done before the file is opened
      */
-    public static void launchOn(Path file, boolean demo, boolean fresh) {
-        TinPerchApp.file = file;
-        TinPerchApp.demo = demo;
-        TinPerchApp.fresh = fresh && demo;
+    public static void launchOn(Path file, boolean demo, boolean fresh, Runnable first) {
+        opening = CompletableFuture.supplyAsync(() -> {
+            first.run();
+            if (fresh && demo) {
+                setAside(file);
+            }
+            return openWorkshop(file, demo);
+        });
         launch(TinPerchApp.class);
     }
 
     @Override
-    public void start(Stage stage) throws IOException {
+    public void start(Stage stage) {
+        Theme.standard();
         try {
-            if (fresh) {
-                setAside(file);
-            }
-            desk = new Desk(openWorkshop(file, demo));
-        } catch (StoreFault e) {
-            System.err.println(e.getMessage());
-            stage.setScene(new Scene(new ClosedDoor(e.getMessage()), 520, 220));
+            desk = new Desk(opening.join());
+        } catch (CompletionException e) {
+            String why = e.getCause().getMessage();
+            System.err.println(why);
+            stage.setScene(new Scene(new ClosedDoor(why), 520, 220));
             stage.setTitle("Tin Perch");
             stage.show();
             return;
@@ -64,12 +70,16 @@ public final class TinPerchApp extends Application {
         return new Workshop(store);
     }
 
-    private static void setAside(Path file) throws IOException {
+    private static void setAside(Path file) {
         String stamp = LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss"));
         for (String end : new String[] {"", "-wal", "-shm"}) {
             Path p = file.resolveSibling(file.getFileName() + end);
-            if (Files.exists(p)) {
-                Files.move(p, file.resolveSibling(file.getFileName() + "." + stamp + end));
+            try {
+                if (Files.exists(p)) {
+                    Files.move(p, file.resolveSibling(file.getFileName() + "." + stamp + end));
+                }
+            } catch (IOException e) {
+                throw new UncheckedIOException("The old demo “" + p + "” could not be set aside; close whatever has it open and try again.", e);
             }
         }
     }

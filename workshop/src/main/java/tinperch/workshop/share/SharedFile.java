@@ -112,7 +112,8 @@ public final class SharedFile {
         } catch (NoSuchFileException e) {
             throw new FileFault("There is no file " + file + ".", e);
         } catch (FileFault e) {
-            throw e;
+            throw new FileFault("“" + file.getFileName() + "” is no workshop file that can be read, and nothing was changed. " + e.getMessage()
+                    + " docs/WORKSHOP-FORMAT.md tells what it should be.", e);
         } catch (IOException e) {
             throw new FileFault(file + " cannot be read: " + e.getMessage() + ". Nothing was changed.", e);
         }
@@ -121,7 +122,7 @@ public final class SharedFile {
     private static byte[] limited(InputStream in, long most) throws IOException {
         byte[] all = in.readNBytes((int) most + 1);
         if (all.length > most) {
-            throw new FileFault("The file is larger than " + (most >> 20) + " MB; it is no workshop file. Nothing was changed.");
+            throw new FileFault("The file is larger than " + (most >> 20) + " MB; it is no workshop file.");
         }
         return all;
     }
@@ -133,7 +134,7 @@ public final class SharedFile {
         int entries = 0;
         for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
             if (++entries > MOST_ENTRIES) {
-                throw new FileFault("The file holds more than " + MOST_ENTRIES + " entries; it is no workshop file. Nothing was changed.");
+                throw new FileFault("The file holds more than " + MOST_ENTRIES + " entries; it is no workshop file.");
             }
             // Everything is counted, also what is passed over: a small file may unpack to a very large one.
             byte[] bytes = limited(zip, Math.min(left, MOST_BYTES));
@@ -145,7 +146,7 @@ public final class SharedFile {
             }
         }
         if (text == null) {
-            throw new FileFault("The zip holds no " + INSIDE + "; it is no workshop file. Nothing was changed.");
+            throw new FileFault("The zip holds no " + INSIDE + "; it is no workshop file.");
         }
         return text;
     }
@@ -153,7 +154,7 @@ public final class SharedFile {
     private static Opened parse(String text, Map<String, byte[]> meshes) throws FileFault {
         JsonNode root = Json.tree(text);
         if (!root.path("format").asText().equals(FORMAT)) {
-            throw new FileFault("This is no workshop file: its \"format\" should be \"" + FORMAT + "\". Nothing was changed.");
+            throw new FileFault("This is no workshop file: its \"format\" should be \"" + FORMAT + "\".");
         }
         List<String> problems = new ArrayList<>();
         if (root.path("version").asInt(VERSION) > VERSION) {
