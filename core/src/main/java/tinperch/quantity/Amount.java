@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * @param unit as typed; empty for a bare number
  */
 public record Amount(double value, String unit) {
-    private static final Pattern TYPED = Pattern.compile("([+\\-−]?\\d{1,12}(?:[.,]\\d{1,9})?)\\s*(\\D.{0,29})?");
+    private static final Pattern TYPED = Pattern.compile("([+\\-−]?\\d{1,12}(?:[.,]\\d{1,9})?)\\s*([^\\d.,\\s].{0,29})?");
 
     /** What a text says, when it says a number. A decimal comma counts like a point. */
     public static Optional<Amount> of(String text) {

@@ -4,6 +4,9 @@ package tinperch.desktop.desk;
 public interface View {
     void refresh();
 
+    /** Called when more is judged of what the desk looks at, for views that show findings. */
+    default void judged() { }
+
     /** Called when another view takes its place. */
     default void leave() { }
 }

@@ -325,6 +325,11 @@ final class PrintStation extends Scroller implements View {
     }
 
     @Override
+    public void judged() {
+        refresh();
+    }
+
+    @Override
     public void leave() {
         desk.drawingProperty().removeListener(onDrawing);
     }

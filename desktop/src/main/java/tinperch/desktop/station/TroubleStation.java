@@ -145,6 +145,11 @@ final class TroubleStation extends GridPane implements View {
         next.getChildren().add(caution);
     }
 
+    @Override
+    public void judged() {
+        refresh();
+    }
+
     /** What each later station says, so that the sheet tells the whole story. */
     private GridPane overview(Upgrade u) {
         GridPane g = new GridPane();

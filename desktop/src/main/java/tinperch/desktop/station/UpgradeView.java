@@ -62,8 +62,8 @@ public final class UpgradeView extends VBox implements View {
     private void told(Upgrade u) {
         if (desk.place() instanceof Desk.Place.AtUpgrade at && at.upgradeId().equals(upgradeId)) {
             run.refresh(u, at.station());
-            if (shown instanceof PrintStation print) {
-                print.refresh();
+            if (shown instanceof View view) {
+                view.judged();
             }
         }
     }
