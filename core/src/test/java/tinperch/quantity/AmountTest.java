@@ -24,7 +24,7 @@ public class AmountTest {
 
     @Test
     public void wordsAreNoAmount() {
-        for (String s : new String[] {"strong", "", null, "mm 3", "1.2.3 mm", "1e400", "9".repeat(400), "12 " + "x".repeat(50), "1,\n4"}) {
+        for (String s : new String[] {"strong", "", null, "mm 3", "1.2.3 mm", "9".repeat(400), "12 " + "x".repeat(50), "1,\n4"}) {
             assertTrue(Amount.of(s).isEmpty(), String.valueOf(s));
         }
     }

@@ -55,6 +55,8 @@ public final class PartInPlace extends BorderPane implements View {
         views = new SpaceViews(desk.theme(), id -> { });
         table = new Turntable(desk.theme(), "neighbours", face -> { });
         table.setPrefWidth(300);
+        // A low window makes the views small; they never reach over what stands above.
+        views.setMinSize(0, 90);
         Ui.id(this, "in-place-view");
         VBox below = new VBox(6, tightest, strips);
         setCenter(views);

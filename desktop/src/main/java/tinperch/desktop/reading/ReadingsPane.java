@@ -71,6 +71,8 @@ public final class ReadingsPane extends BorderPane implements View {
         left.getStyleClass().add("panel");
         right.getStyleClass().add("panel");
         left.setMinWidth(0);
+        tabs.setMinWidth(0);
+        tabs.maxWidthProperty().bind(left.widthProperty().subtract(30));
         right.setMinWidth(0);
         right.prefWidthProperty().bind(widthProperty().multiply(0.28));
         setCenter(left);

@@ -99,7 +99,7 @@ final class KindsPage extends VBox implements View {
         Label what = Ui.label(purpose, "faint");
         what.setWrapText(true);
         what.setMaxWidth(WIDTH - 26);
-        what.setPrefHeight(PURPOSE_HEIGHT);
+        what.setMinHeight(PURPOSE_HEIGHT);
         VBox box = new VBox(4, picture, Ui.label(title, "strong"), what);
         box.setAlignment(Pos.TOP_LEFT);
         Button b = Ui.id(new Button(null, box), id);

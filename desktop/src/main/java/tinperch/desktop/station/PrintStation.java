@@ -266,11 +266,12 @@ final class PrintStation extends Scroller implements View {
             b.setToggleGroup(group);
             b.setSelected(m.id().equals(u.hostMachineId()));
             b.setMinWidth(110);
+            b.setMaxWidth(150);
             b.setOnAction(e -> desk.workshop().edit("print on " + m.name(),
                     s -> s.with(s.upgrade(upgradeId).orElseThrow().onHost(m.id()))));
             Optional<Finding> f = desk.looked().filter(c -> drawn).flatMap(c -> BedFitCheck.on(m, c, desk.engine().now(c)));
             HBox line = row(b);
-            f.ifPresent(x -> line.getChildren().addAll(new SeverityBadge(x.severity()),
+            f.ifPresent(x -> line.getChildren().addAll(Ui.whole(new SeverityBadge(x.severity())),
                     Ui.label(x.margin().map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));
             hosts.getChildren().add(line);
         }

@@ -159,7 +159,7 @@ final class TroubleStation extends GridPane implements View {
         int row = 0;
         for (Station s : Station.values()) {
             if (s != Station.TROUBLE) {
-                g.addRow(row++, Ui.label(s.title(), "field-label"), Ui.label(StationStates.of(s, u, desk)));
+                g.addRow(row++, Ui.whole(Ui.label(s.title(), "field-label")), Ui.label(StationStates.of(s, u, desk)));
             }
         }
         return g;
