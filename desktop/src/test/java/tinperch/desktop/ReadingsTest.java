@@ -123,10 +123,11 @@ public class ReadingsTest extends WindowTest {
 
     @Test
     public void simulatedCalipersTypeIntoTheCellWithTheFocus() throws Exception {
-        goTo("avocet-blower", Station.MEASURE);
+        goTo("avocet-blower", Station.VERDICT);
         robot.push(KeyCode.CONTROL, KeyCode.J);
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(text("notice-text").contains("click into one"), text("notice-text"));
+        goTo("avocet-blower", Station.MEASURE);
         int before = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE).size();
         onFx(() -> {
             ((TextField) need("reading-BC.inside")).requestFocus();

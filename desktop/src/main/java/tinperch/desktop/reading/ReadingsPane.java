@@ -136,7 +136,7 @@ public final class ReadingsPane extends BorderPane implements View {
             ToggleButton t = Ui.id(new ToggleButton(e.sheet().name()), "sheet-" + e.key());
             t.setToggleGroup(group);
             t.setSelected(e.key().equals(key));
-            t.setMaxWidth(220);
+            t.setMaxWidth(160);
             t.getStyleClass().add("sheet-tab");
             Ui.tip(t, e.tip());
             t.setOnAction(x -> open(e.key()));
