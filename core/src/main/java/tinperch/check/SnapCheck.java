@@ -47,21 +47,21 @@ public final class SnapCheck implements Check {
         }
         String material = c.part().material();
         if (Material.find(material).isEmpty()) {
-            return Finding.of(id, Severity.CANT_TELL, "Whether the " + j.label() + " live cannot be told", "The strain is " + Quantity.show(mm * perMm, Unit.PERCENT)
+            return Finding.of(id, Severity.CANT_TELL, "Whether the snap of the " + j.label() + " lives cannot be told", "The strain is " + Quantity.show(mm * perMm, Unit.PERCENT)
                     + "; what “" + material + "” stands is not known. Choose a material of the table.");
         }
         double limit = Material.find(material).get().snapStrainPercent();
         Margin m = new Margin(mm * perMm, limit, Unit.PERCENT, false);
         if (mm <= 0) {
-            return Finding.of(id, Severity.STOP, "The " + j.label() + " hold nothing", "The play is as large as the bead: nothing snaps.")
+            return Finding.of(id, Severity.STOP, "The snap of the " + j.label() + " holds nothing", "The play is as large as the bead: nothing snaps.")
                     .with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), 0.4 - mm)).toList());
         }
         String why = "Strain when it is put together " + Quantity.show(m.value(), Unit.PERCENT) + "; " + material + " stands about " + Quantity.show(limit, Unit.PERCENT)
                 + " again and again (value from memory).";
         if (m.spare() >= 0) {
-            return Finding.of(id, Severity.FINE, "The " + j.label() + " snap without breaking", why).measured(m);
+            return Finding.of(id, Severity.FINE, "The snap of the " + j.label() + " does not break", why).measured(m);
         }
-        return Finding.of(id, m.value() > 2 * limit ? Severity.STOP : Severity.LOOK, "The " + j.label() + " break after a few times", why).measured(m)
+        return Finding.of(id, m.value() > 2 * limit ? Severity.STOP : Severity.LOOK, "The snap of the " + j.label() + " breaks after a few times", why).measured(m)
                 .with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), m.spare() / perMm)).toList());
     }
 }
