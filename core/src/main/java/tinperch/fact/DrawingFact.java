@@ -2,6 +2,8 @@ package tinperch.fact;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import tinperch.part.feature.Spot;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.solid.Mesh;
@@ -30,9 +32,10 @@ public final class DrawingFact implements Fact<DrawingFact.Drawing> {
      * @param mesh all of them as one; features are called "piece : feature" where there are several
      * @param top drawn lines seen from above, {@code front} along +y, {@code side} from +x
      * @param held meshes of what is mounted
+     * @param spots where features stand on their faces, by their ids
      */
     public record Drawing(PartForm form, List<MeshesFact.Made> pieces, List<Mesh> placed, Mesh mesh, List<FeatureEdges.Edge> edges,
-            List<HiddenLines.Piece> top, List<HiddenLines.Piece> front, List<HiddenLines.Piece> side, List<Mesh> held) {
+            List<HiddenLines.Piece> top, List<HiddenLines.Piece> front, List<HiddenLines.Piece> side, List<Mesh> held, Map<String, Spot> spots) {
         /** Volume of one of each piece times its count, mm³. */
         public double volumeMm3() {
             return pieces.stream().mapToDouble(p -> p.mesh().volumeMm3() * p.piece().count()).sum();
@@ -61,7 +64,7 @@ public final class DrawingFact implements Fact<DrawingFact.Drawing> {
         facts.hands().each(VIEWS.length, i -> views.set(i, HiddenLines.of(mesh, edges, VIEWS[i][0], VIEWS[i][1])));
         facts.stop().check();
         return new Drawing(form, meshes.pieces(), placed, mesh, edges, views.get(0), views.get(1), views.get(2), form.held().stream().flatMap(h ->
-                mesh(h).stream()).toList());
+                mesh(h).stream()).toList(), facts.get(FormFact.FORM).spots());
     }
 
     private static java.util.Optional<Mesh> mesh(Held h) {

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.feature.Featured;
+import tinperch.part.feature.Spot;
 import tinperch.part.form.PartForm;
 import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
@@ -24,8 +25,13 @@ public final class FormFact implements Fact<FormFact.Answer> {
      * @param problem a sentence when there is no form
      * @param param the parameter to change first, where one is known
      * @param left why a feature was left out, by its id
+     * @param spots where features stand on their faces, by their ids
      */
-    public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left) {}
+    public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left, Map<String, Spot> spots) {
+        static Answer none(String problem, Optional<Param<?>> param) {
+            return new Answer(Optional.empty(), problem, param, Map.of(), Map.of());
+        }
+    }
 
     /** Inputs of everything that follows from the shape alone, before it is marked. */
     static Recipe shape(Case c) {
@@ -41,19 +47,18 @@ public final class FormFact implements Fact<FormFact.Answer> {
     public Answer compute(Case c, Facts facts) {
         Optional<PartFamily> family = c.family();
         if (family.isEmpty()) {
-            return new Answer(Optional.empty(), "This part is of a kind this version does not know (" + c.part().familyId() + "); a newer version made it.",
-                    Optional.empty(), Map.of());
+            return Answer.none("This part is of a kind this version does not know (" + c.part().familyId() + "); a newer version made it.", Optional.empty());
         }
         try {
             for (Param<?> p : family.get().params()) {
                 p.of(c.recipe().values());
             }
             Featured f = Featured.of(family.get().form(c.inputs()), c.recipe().features(), c.inputs(), FeatureKinds::byId);
-            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left());
+            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left(), f.spots());
         } catch (PartProblem e) {
-            return new Answer(Optional.empty(), e.getMessage(), e.param(), Map.of());
+            return Answer.none(e.getMessage(), e.param());
         } catch (SolidException | IllegalArgumentException e) {
-            return new Answer(Optional.empty(), e.getMessage(), Optional.empty(), Map.of());
+            return Answer.none(e.getMessage(), Optional.empty());
         }
     }
 }

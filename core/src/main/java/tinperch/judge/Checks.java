@@ -6,6 +6,7 @@ import tinperch.check.BuildCheck;
 import tinperch.check.Check;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
+import tinperch.check.OneBodyCheck;
 import tinperch.check.OverlapCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
@@ -22,6 +23,7 @@ public final class Checks {
             new SeatCheck(),
             new WallCheck(),
             new SnapCheck(),
+            new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),
             new OverlapCheck(),

@@ -99,6 +99,6 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
 
     /** The site it mounts on; empty when none was chosen or it is gone. */
     public Optional<Site> site() {
-        return machine.surroundings().sites().stream().filter(s -> s.id().equals(part.siteId())).findFirst();
+        return machine.surroundings().site(part.siteId());
     }
 }

@@ -74,7 +74,7 @@ public final class Differences {
 
     private static String words(Feature f) {
         return f.off() ? "off" : FeatureKinds.byId(f.kindId()).map(k -> k.title() + " " + k.summary(f.values())).orElse(f.kindId())
-                + " at " + Quantity.mm(f.anchor().acrossMm()) + ", " + Quantity.mm(f.anchor().upwardsMm());
+                + (f.anchor() == null || f.anchor().face().isEmpty() ? "" : " at " + Quantity.mm(f.anchor().acrossMm()) + ", " + Quantity.mm(f.anchor().upwardsMm()));
     }
 
     private static void text(List<Difference> out, String label, String before, String after) {

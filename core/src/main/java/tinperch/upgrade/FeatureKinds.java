@@ -2,7 +2,9 @@ package tinperch.upgrade;
 
 import java.util.List;
 import java.util.Optional;
+import tinperch.part.feature.AvoidingKind;
 import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.kind.AvoidFeature;
 import tinperch.part.feature.kind.BossFeature;
 import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.feature.kind.NutPocketFeature;
@@ -22,9 +24,15 @@ public final class FeatureKinds {
             new PadFeature(),
             new RibFeature(),
             new WindowFeature(),
-            new TextFeature());
+            new TextFeature(),
+            new AvoidFeature());
 
     private FeatureKinds() {}
+
+    /** The kind that cuts a neighbour's room out of a part. */
+    public static AvoidingKind avoiding() {
+        return ALL.stream().filter(AvoidingKind.class::isInstance).map(AvoidingKind.class::cast).findFirst().orElseThrow();
+    }
 
     public static Optional<FeatureKind> byId(String id) {
         return ALL.stream().filter(k -> k.id().equals(id)).findFirst();

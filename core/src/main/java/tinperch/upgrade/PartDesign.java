@@ -86,6 +86,15 @@ public record PartDesign(String id, String familyId, String name, Values values,
         return features.stream().filter(f -> f.id().equals(featureId)).findFirst();
     }
 
+    /** An id no feature has yet. */
+    public String nextFeatureId() {
+        int n = 1;
+        while (feature("f" + n).isPresent()) {
+            n++;
+        }
+        return "f" + n;
+    }
+
     /** With a feature put in, or changed when its id is known. */
     public PartDesign with(Feature feature) {
         List<Feature> next = new ArrayList<>(features);

@@ -1,16 +1,20 @@
 package tinperch.upgrade;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
 import tinperch.catalogue.UsualThing;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Component;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
+import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.PartFamily;
 import tinperch.part.bind.Binding;
+import tinperch.part.bind.BodyRef;
 import tinperch.part.bind.Known;
 import tinperch.part.bind.MeshRef;
 import tinperch.part.bind.ProfileRef;
@@ -20,10 +24,16 @@ import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
 import tinperch.part.bind.Sizes;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.FeatureKind;
 import tinperch.part.param.PartProblem;
+import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
 
 /** Resolves the bindings of a part against its machine. What cannot be resolved is said, never thrown. */
 public final class Resolver {
+    private static final Known AS_IT_STANDS = new Known(Known.How.USUAL, "as it stands in the surroundings", 0, List.of());
+
     private final Machine machine;
     private final BiFunction<String, String, Ref> ports;
 
@@ -53,6 +63,15 @@ public final class Resolver {
                 problems.put(role.id(), e.getMessage());
             }
         }
+        for (Feature f : part.features()) {
+            FeatureKinds.byId(f.kindId()).flatMap(FeatureKind::around).ifPresent(kind -> {
+                try {
+                    refs.put(Refs.feature(f.id()), around(kind, f, part.siteId()));
+                } catch (PartProblem e) {
+                    problems.put(Refs.feature(f.id()), e.getMessage());
+                }
+            });
+        }
         return new Refs(refs, problems);
     }
 
@@ -70,7 +89,7 @@ public final class Resolver {
                     new PartProblem("The reading sheet this was bound to is gone from " + machine.name() + "; choose another or a usual size."))), s.usualId());
         }
         if (binding instanceof Binding.AtSite s) {
-            Site site = machine.surroundings().sites().stream().filter(x -> x.id().equals(s.siteId())).findFirst().orElseThrow(() ->
+            Site site = machine.surroundings().site(s.siteId()).orElseThrow(() ->
                     new PartProblem("The site this was bound to is gone from " + machine.name() + "; choose another."));
             return ofSizes(kind, Optional.of(machine.sheet(site.sheetId()).orElseThrow(() ->
                     new PartProblem("No holes were read at the site “" + site.name() + "”; lay a reading sheet on it."))), "");
@@ -81,6 +100,13 @@ public final class Resolver {
         }
         if (binding instanceof Binding.OfNeighbour n) {
             return cast(kind, ofNeighbour(n.neighbourId()));
+        }
+        if (binding instanceof Binding.OfComponent b) {
+            Component c = machine.book().component(b.componentId()).orElseThrow(() ->
+                    new PartProblem("The component this was bound to is not in the book of " + machine.name() + " any more; choose another."));
+            UsualThing usual = UsualThing.byId(c.usual()).filter(u -> kind.sheetKinds().contains(u.kind())).orElseThrow(() ->
+                    new PartProblem("The book of " + machine.name() + " does not say what size “" + c.name() + "” is; say it there, or choose another."));
+            return kind.maker().apply(new Sizes(Optional.empty(), Optional.of(usual), c.off().isPresent() ? c.name() + ", taken off" : c.name()));
         }
         Binding.OfPort port = (Binding.OfPort) binding;
         return cast(kind, ports.apply(port.partId(), port.portId()));
@@ -96,18 +122,49 @@ public final class Resolver {
         return kind.maker().apply(new Sizes(sheet, usual.filter(u -> u.kind().equals(of))));
     }
 
-    private Ref ofNeighbour(String id) {
-        Neighbour n = machine.surroundings().neighbours().stream().filter(x -> x.id().equals(id)).findFirst().orElseThrow(() ->
+    private Ref around(RefKind<?> kind, Feature f, String siteId) {
+        if (f.around() == null) {
+            throw new PartProblem("It is made around nothing; choose what it is to be around.");
+        }
+        if (!(f.around() instanceof Binding.OfNeighbour n) || !kind.equals(BodyRef.KIND)) {
+            return resolve(kind, f.around());
+        }
+        Site site = machine.surroundings().site(siteId).orElseThrow(() -> new PartProblem("Where it is seen from the part cannot be told; say where the part mounts."));
+        return inTheWay(neighbour(n.neighbourId()), site);
+    }
+
+    private Neighbour neighbour(String id) {
+        return machine.surroundings().neighbour(id).orElseThrow(() ->
                 new PartProblem("The neighbour this was bound to is gone from " + machine.name() + "; choose another."));
+    }
+
+    /** A neighbour as it stands before a site with all axes at home. */
+    private BodyRef inTheWay(Neighbour n, Site site) {
+        Surroundings space = machine.surroundings();
+        Vec3 middle = n.bounds(space.shift(n.group(), space.home()).minus(space.shift(site.group(), space.home()))).centre();
+        boolean rod = n.form() == Neighbour.Form.CYLINDER;
+        Placement stands = new Placement(middle, Vec3.X, Vec3.Y, Vec3.Z);
+        Vec3 s = n.size();
+        if (rod && n.along().equals("x")) {
+            stands = new Placement(middle, Vec3.Y, Vec3.Z, Vec3.X);
+            s = new Vec3(s.y(), s.z(), s.x());
+        } else if (rod && n.along().equals("y")) {
+            stands = new Placement(middle, Vec3.Z, Vec3.X, Vec3.Y);
+            s = new Vec3(s.z(), s.x(), s.y());
+        }
+        return new BodyRef(n.name(), rod, s, site.frame().inverse().times(stands), AS_IT_STANDS);
+    }
+
+    private Ref ofNeighbour(String id) {
+        Neighbour n = neighbour(id);
         double x = n.size().x();
         double y = n.size().y();
         double z = n.size().z();
         double across = n.along().equals("x") ? y : x;
         double other = n.along().equals("z") ? y : z;
         double length = n.along().equals("x") ? x : n.along().equals("y") ? y : z;
-        Known known = new Known(Known.How.USUAL, "as it stands in the surroundings", 0, java.util.List.of());
-        return n.form() == Neighbour.Form.CYLINDER ? new RodRef(n.name(), across, length, known)
-                : new ProfileRef(n.name(), across, other, 0, known);
+        return n.form() == Neighbour.Form.CYLINDER ? new RodRef(n.name(), across, length, AS_IT_STANDS)
+                : new ProfileRef(n.name(), across, other, 0, AS_IT_STANDS);
     }
 
     private static <R extends Ref> R cast(RefKind<R> kind, Ref ref) {

@@ -61,7 +61,7 @@ public class RestTest {
         Finding f = Judge.thorough(c).findings().stream().filter(x -> x.id().equals("rest.block.part")).findFirst().orElseThrow();
         assertEquals(f.severity(), Severity.STOP);
         assertEquals(f.margin().orElseThrow().value(), 1.0, 1e-6);
-        assertEquals(f.remedies().stream().map(r -> r.label()).toList(), List.of("standoff 5 mm → 3 mm"));
+        assertEquals(f.remedies().stream().map(r -> r.label()).toList(), List.of("standoff 5 mm → 3 mm", "cut around block, 3 mm free"));
     }
 
     @Test

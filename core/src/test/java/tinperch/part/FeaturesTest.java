@@ -11,15 +11,21 @@ import static tinperch.part.family.ToolCarriagePlate.WIDTH;
 
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.check.Finding;
 import tinperch.check.Severity;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.FormFact;
+import tinperch.judge.Judge;
 import tinperch.part.feature.Anchor.From;
 import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Spot;
 import tinperch.part.feature.kind.BossFeature;
 import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.feature.kind.WindowFeature;
+import tinperch.part.form.Piece;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
 import tinperch.part.param.Values;
@@ -117,9 +123,89 @@ public class FeaturesTest {
         assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().matches("wall.part.f[12].clearance.around") && f.severity() == Severity.STOP), "one runs into the other");
     }
 
+    /** The tool side's inserts stand 32 × 32 about the middle of the plate. */
+    @Test
+    public void aPlaceCountsFromAHoleAndFollowsIt() {
+        Case bare = with(values());
+        Piece piece = new FactsOnce(bare).get(FormFact.FORM).form().orElseThrow().pieces().get(0);
+        Spot spot = Spot.of(piece, TOP);
+        Spot.Hole corner = spot.holes().stream().filter(h -> h.label().startsWith("tool-side") && h.acrossMm() > 0 && h.upwardsMm() > 0).findFirst().orElseThrow();
+        assertEquals(corner.acrossMm(), 16, 1e-9);
+        assertEquals(corner.upwardsMm(), 16, 1e-9);
+        Anchor beside = TOP.across(From.HOLE, corner.feature(), 12).upwards(From.HOLE, corner.feature(), 0);
+        Feature f = feature("f1", new HoleFeature(), beside, Values.START);
+        assertEquals(middleOf(mesh(with(values(), f)), "f1")[0], 28, 1e-6);
+        assertEquals(middleOf(mesh(with(values(), f)), "f1")[1], 16, 1e-6);
+        // Another tool, 24 × 24: the hole goes where its neighbour went.
+        Case other = PartExamples.caseOf(plate(values()).with(f), PartExamples.shop(60, 50, 24, 24));
+        assertEquals(middleOf(mesh(other), "f1")[0], 24, 1e-6);
+        Feature lost = feature("f2", new HoleFeature(), TOP.across(From.HOLE, "no such hole", 3), Values.START);
+        assertTrue(find(with(values(), lost), "feature.f2").why().contains("measured from is gone"));
+    }
+
+    private static double[] middleOf(Mesh m, String feature) {
+        int[] points = m.faces().stream().filter(k -> k.feature().equals(feature)).flatMap(k -> k.rings().stream()).flatMapToInt(java.util.Arrays::stream).toArray();
+        return new double[] {java.util.Arrays.stream(points).mapToDouble(m::x).average().orElse(0), java.util.Arrays.stream(points).mapToDouble(m::y).average().orElse(0)};
+    }
+
+    @Test
+    public void draggedNearALineOfHolesOrTheMiddleItIsCaughtAndElsewhereItIsNot() {
+        Piece piece = new FactsOnce(with(values())).get(FormFact.FORM).form().orElseThrow().pieces().get(0);
+        Anchor from = TOP.from(From.NEAR_EDGE, From.FAR_EDGE);
+        Spot spot = Spot.of(piece, from);
+        Anchor line = spot.dragged(from, 16.6, 5, 1);
+        assertEquals(line.across(), From.HOLE);
+        assertEquals(line.acrossMm(), 0, 1e-9);
+        assertEquals(line.upwards(), From.FAR_EDGE, "nothing near: it counts from where it did");
+        assertEquals(line.upwardsMm(), 30, 1e-9, "35 to the upper edge, at 5");
+        Anchor middle = spot.dragged(from, 0.4, -0.9, 1);
+        assertEquals(middle.across(), From.MIDDLE);
+        assertEquals(middle.upwards(), From.MIDDLE);
+        Anchor free = spot.dragged(from, 21.04, 9.96, 1);
+        assertEquals(free.acrossMm(), 61.0, 1e-9, "40 and 21.04, told to a tenth");
+        assertEquals(free.upwardsMm(), 25.0, 1e-9);
+        // Whatever it is dragged to and counted from, it stands within half a step and the reach of a line.
+        java.util.Random r = new java.util.Random(9);
+        Anchor a = from;
+        for (int i = 0; i < 300; i++) {
+            double x = -40 + 80 * r.nextDouble();
+            double y = -35 + 70 * r.nextDouble();
+            Spot at = Spot.of(piece, a);
+            a = i % 3 == 0 ? at.counted(a, From.values()[r.nextInt(3)], "", From.values()[r.nextInt(3)], "") : at.dragged(a, x, y, 0.8);
+            Spot now = Spot.of(piece, a);
+            if (i % 3 == 0) {
+                assertEquals(now.acrossMm(), at.acrossMm(), 0.0501, "told anew, not moved");
+                assertEquals(now.upwardsMm(), at.upwardsMm(), 0.0501);
+            } else {
+                assertEquals(now.acrossMm(), x, 0.801);
+                assertEquals(now.upwardsMm(), y, 0.801);
+            }
+        }
+    }
+
+    @Test
+    public void aFeatureStandsOnOneBeforeItAndGoesWithIt() {
+        Feature boss = feature("f1", new BossFeature(), TOP.at(30, 25), BossFeature.INSERT.typed(Values.START.with(BossFeature.DIAMETER, 12.0).with(BossFeature.HEIGHT, 5.0), "none"));
+        Feature onIt = feature("f2", new PadFeature(), Anchor.middle("part", "f1 boss", Vec3.Z), Values.START.with(PadFeature.LENGTH, 4.0).with(PadFeature.WIDTH, 4.0).with(PadFeature.HEIGHT, 2.0));
+        assertEquals(mesh(with(values(), boss, onIt)).volumeMm3() - mesh(with(values(), boss)).volumeMm3(), 32, 1e-6);
+        assertTrue(find(with(values(), boss.switchedOff(true), onIt), "feature.f2").why().contains("face it was on is gone"));
+        assertTrue(find(with(values(), onIt, boss), "feature.f2").why().contains("face it was on is gone"), "not on one that comes after it");
+    }
+
+    @Test
+    public void whatIsCutApartIsFoundAndTheFeatureNamed() {
+        Feature saw = feature("f1", new WindowFeature(), TOP, Values.START.with(WindowFeature.LENGTH, 3.0).with(WindowFeature.WIDTH, 90.0).with(WindowFeature.CORNER, 0.0)).named("saw cut");
+        Finding f = Judge.thorough(with(values(), saw)).findings().stream().filter(x -> x.id().equals("bodies.part")).findFirst().orElseThrow();
+        assertEquals(f.severity(), Severity.STOP);
+        assertTrue(f.what().contains("falls into 2"), f.what());
+        assertEquals(f.remedies().stream().map(r -> r.label()).toList(), java.util.List.of("switch off “saw cut”"));
+        assertTrue(PartExamples.findings(with(values())).stream().noneMatch(x -> x.id().startsWith("bodies.")));
+    }
+
+    /** Kinds that stand on a face; what is cut around a neighbour has tests of its own. */
     @DataProvider
     public Object[][] kinds() {
-        return FeatureKinds.ALL.stream().map(k -> new Object[] {k}).toArray(Object[][]::new);
+        return FeatureKinds.ALL.stream().filter(k -> k.around().isEmpty()).map(k -> new Object[] {k}).toArray(Object[][]::new);
     }
 
     @Test(dataProvider = "kinds")

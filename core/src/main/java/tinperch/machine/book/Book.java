@@ -195,8 +195,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         }
         // What it had replaced is back on.
         List<Component> rest = without(components, o -> o.id().equals(id)).stream()
-                .map(o -> c.replaces().filter(o.id()::equals).isPresent() ? new Component(o.id(), o.kind(), o.name(),
-                        o.loadout(), o.ratings(), o.on(), Optional.empty(), o.replaces(), o.by(), o.note()) : o).toList();
+                .map(o -> c.replaces().filter(o.id()::equals).isPresent() ? o.backOn() : o).toList();
         return withComponents(rest);
     }
 
@@ -244,8 +243,17 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         if (c.loadout().equals(loadout)) {
             throw new BookProblem(c.name() + " is there already.");
         }
-        return fit(new Component(freshId, c.kind(), c.name(), loadout, c.ratings(), day, Optional.empty(), Optional.of(id),
-                c.by(), c.note()));
+        return fit(c.movedTo(loadout, freshId, day));
+    }
+
+    /**
+     * Says which usual thing a component is.
+     *
+     * @param usualId empty when it is none
+     */
+    public Book being(String id, String usualId) {
+        component(id).orElseThrow(() -> new BookProblem("That component is not in the book."));
+        return withComponents(components.stream().map(c -> c.id().equals(id) ? c.being(usualId) : c).toList());
     }
 
     /** Writes down what the hour counter shows. */

@@ -8,11 +8,26 @@ import java.util.Optional;
  *
  * @param loadout the loadout it belongs to, empty for the machine itself
  * @param on first day on the machine, {@code off} the day it came off
+ * @param usual id of the usual thing it is, "fan-40x10", so that parts can be made for it; empty when it is none or not said
  * @param replaces the component whose place it took
  * @param by who fitted it, {@code note} why
  */
-public record Component(String id, ComponentKind kind, String name, String loadout, Ratings ratings, LocalDate on,
+public record Component(String id, ComponentKind kind, String name, String loadout, Ratings ratings, String usual, LocalDate on,
         Optional<LocalDate> off, Optional<String> replaces, String by, String note) {
+    public Component {
+        usual = usual == null ? "" : usual;
+    }
+
+    /** One that is no usual thing. */
+    public Component(String id, ComponentKind kind, String name, String loadout, Ratings ratings, LocalDate on,
+            Optional<LocalDate> off, Optional<String> replaces, String by, String note) {
+        this(id, kind, name, loadout, ratings, "", on, off, replaces, by, note);
+    }
+
+    /** The same, known to be a usual thing. */
+    public Component being(String usualId) {
+        return new Component(id, kind, name, loadout, ratings, usualId, on, off, replaces, by, note);
+    }
 
     /** Whether it was on the machine at the end of a day. */
     public boolean isOnAt(LocalDate day) {
@@ -20,7 +35,17 @@ public record Component(String id, ComponentKind kind, String name, String loado
     }
 
     public Component removed(LocalDate day) {
-        return new Component(id, kind, name, loadout, ratings, on, Optional.of(day), replaces, by, note);
+        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.of(day), replaces, by, note);
+    }
+
+    /** Never taken off. */
+    Component backOn() {
+        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.empty(), replaces, by, note);
+    }
+
+    /** The same thing fitted elsewhere on a day, in place of itself. */
+    Component movedTo(String nextLoadout, String freshId, LocalDate day) {
+        return new Component(freshId, kind, name, nextLoadout, ratings, usual, day, Optional.empty(), Optional.of(id), by, note);
     }
 
     /** "Heater 24 V · 40 W". */

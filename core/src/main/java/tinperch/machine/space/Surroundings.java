@@ -34,6 +34,14 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         return groups.stream().filter(g -> g.name().equals(name)).findFirst();
     }
 
+    public Optional<Site> site(String id) {
+        return sites.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    public Optional<Neighbour> neighbour(String id) {
+        return neighbours.stream().filter(n -> n.id().equals(id)).findFirst();
+    }
+
     /** All axes at home. */
     public Map<String, Double> home() {
         Map<String, Double> pose = new HashMap<>();

@@ -25,6 +25,9 @@ public sealed interface Binding {
     /** A neighbour in the machine's surroundings: a rod, a profile. */
     record OfNeighbour(String neighbourId) implements Binding {}
 
+    /** A component fitted to the machine, by its book: a fan, a board, a motor. */
+    record OfComponent(String componentId) implements Binding {}
+
     /** What another part of the same upgrade offers. */
     record OfPort(String partId, String portId) implements Binding {}
 }

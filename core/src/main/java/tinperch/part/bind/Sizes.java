@@ -17,6 +17,7 @@ import tinperch.part.param.PartProblem;
 public final class Sizes {
     private final Optional<Sheet> sheet;
     private final Optional<UsualThing> usual;
+    private final String called;
     private final Set<String> read = new LinkedHashSet<>();
     private final Set<String> unread = new LinkedHashSet<>();
     private double halfWidthMm;
@@ -24,13 +25,23 @@ public final class Sizes {
 
     /** At least one of the two is there. */
     public Sizes(Optional<Sheet> sheet, Optional<UsualThing> usual) {
+        this(sheet, usual, "");
+    }
+
+    /**
+     * Those of a thing the owner calls something else.
+     *
+     * @param called its name; empty for that of its sheet or of the usual thing
+     */
+    public Sizes(Optional<Sheet> sheet, Optional<UsualThing> usual, String called) {
         this.sheet = sheet;
         this.usual = usual;
+        this.called = called;
     }
 
     /** What the owner calls the thing. */
     public String name() {
-        return sheet.map(Sheet::name).or(() -> usual.map(UsualThing::name)).orElse("");
+        return !called.isEmpty() ? called : sheet.map(Sheet::name).or(() -> usual.map(UsualThing::name)).orElse("");
     }
 
     /** The kind of reading sheet its sizes are of. */
@@ -82,7 +93,7 @@ public final class Sizes {
     public Known known() {
         List<String> missing = unread.stream().map(this::label).toList();
         if (read.isEmpty()) {
-            return new Known(Known.How.USUAL, usual.map(u -> "usual " + u.name()).orElse(name()) + ", not measured", 0, missing);
+            return new Known(Known.How.USUAL, (called.isEmpty() ? "" : called + ": ") + usual.map(u -> "usual " + u.name()).orElse(name()) + ", not measured", 0, missing);
         }
         String times = fewest == 1 ? "measured once" : "measured " + fewest + " times";
         return missing.isEmpty() ? new Known(Known.How.MEASURED, times, halfWidthMm, missing)

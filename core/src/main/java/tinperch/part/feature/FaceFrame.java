@@ -77,19 +77,4 @@ public record FaceFrame(Placement frame, double halfAcrossMm, double halfUpwards
     private static Vec3 corner(Leaf l, int i) {
         return new Vec3(l.corner(i, 0), l.corner(i, 1), l.corner(i, 2));
     }
-
-    /** The frame at an anchor's place. */
-    public Placement at(Anchor a) {
-        double x = from(a.across(), halfAcrossMm, a.acrossMm());
-        double y = from(a.upwards(), halfUpwardsMm, a.upwardsMm());
-        return new Placement(frame.point(x, y, 0), frame.u(), frame.v(), frame.w());
-    }
-
-    private static double from(Anchor.From from, double half, double mm) {
-        return switch (from) {
-            case NEAR_EDGE -> mm - half;
-            case MIDDLE -> mm;
-            case FAR_EDGE -> half - mm;
-        };
-    }
 }

@@ -1,5 +1,6 @@
 package tinperch.part.feature;
 
+import tinperch.part.bind.Binding;
 import tinperch.part.param.Values;
 
 /**
@@ -7,26 +8,37 @@ import tinperch.part.param.Values;
  *
  * @param kindId which kind of feature
  * @param name what the owner calls it
+ * @param around what it is made around; null for kinds that need nothing
  * @param off switched off by the person
  */
-public record Feature(String id, String kindId, String name, Anchor anchor, Values values, boolean off) {
+public record Feature(String id, String kindId, String name, Anchor anchor, Binding around, Values values, boolean off) {
     public Feature {
         values = values == null ? Values.START : values;
     }
 
+    /** One that is made around nothing. */
+    public Feature(String id, String kindId, String name, Anchor anchor, Values values, boolean off) {
+        this(id, kindId, name, anchor, null, values, off);
+    }
+
     public Feature with(Values next) {
-        return new Feature(id, kindId, name, anchor, next, off);
+        return new Feature(id, kindId, name, anchor, around, next, off);
     }
 
     public Feature with(Anchor next) {
-        return new Feature(id, kindId, name, next, values, off);
+        return new Feature(id, kindId, name, next, around, values, off);
+    }
+
+    /** The same made around something else. */
+    public Feature around(Binding next) {
+        return new Feature(id, kindId, name, anchor, next, values, off);
     }
 
     public Feature named(String next) {
-        return new Feature(id, kindId, next, anchor, values, off);
+        return new Feature(id, kindId, next, anchor, around, values, off);
     }
 
     public Feature switchedOff(boolean next) {
-        return new Feature(id, kindId, name, anchor, values, next);
+        return new Feature(id, kindId, name, anchor, around, values, next);
     }
 }

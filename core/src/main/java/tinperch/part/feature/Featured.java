@@ -19,56 +19,82 @@ import tinperch.solid.SolidException;
  * A form with the features a person placed on it.
  *
  * @param left why a feature could not be made, by its id; it is left out and everything else stands
+ * @param spots where those that stand on a face stand, by their ids
  */
-public record Featured(PartForm form, Map<String, String> left) {
+public record Featured(PartForm form, Map<String, String> left, Map<String, Spot> spots) {
     public Featured {
         left = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(left));
+        spots = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(spots));
     }
 
-    /** Makes all features that are on, each on the piece as its family made it. */
+    /** Makes all features that are on, in their order: one may stand on, and count from, those before it. */
     public static Featured of(PartForm plain, List<Feature> features, PartInputs in, Function<String, Optional<FeatureKind>> kinds) {
         if (features.isEmpty()) {
-            return new Featured(plain, Map.of());
+            return new Featured(plain, Map.of(), Map.of());
         }
         Map<String, String> left = new LinkedHashMap<>();
-        Map<String, List<Made>> made = new LinkedHashMap<>();
+        Map<String, Spot> spots = new LinkedHashMap<>();
+        Map<String, Growing> growing = new LinkedHashMap<>();
+        plain.pieces().forEach(p -> growing.put(p.id(), new Growing(p)));
         for (Feature f : features) {
             if (!f.off()) {
                 try {
-                    made.computeIfAbsent(f.anchor() == null ? "" : f.anchor().pieceId(), k -> new ArrayList<>()).add(make(f, plain, in, kinds));
+                    make(f, plain, growing, in, kinds, spots);
                 } catch (PartProblem | SolidException e) {
                     left.put(f.id(), e.getMessage());
                 }
             }
         }
-        return new Featured(plain.withPieces(plain.pieces().stream().map(p -> with(p, made.getOrDefault(p.id(), List.of()))).toList()), left);
+        return new Featured(plain.withPieces(growing.values().stream().map(Growing::piece).toList()), left, spots);
     }
 
-    private static Made make(Feature f, PartForm plain, PartInputs in, Function<String, Optional<FeatureKind>> kinds) {
+    private static void make(Feature f, PartForm plain, Map<String, Growing> growing, PartInputs in, Function<String, Optional<FeatureKind>> kinds,
+            Map<String, Spot> spots) {
         FeatureKind kind = kinds.apply(f.kindId()).orElseThrow(() -> new PartProblem("It is of a kind this version does not know."));
         Anchor a = f.anchor();
-        if (a == null || a.outward() == null || !(a.outward().length() > 0.5) || a.across() == null || a.upwards() == null) {
+        boolean onFace = kind.around().isEmpty();
+        if (a == null || onFace && (a.outward() == null || !(a.outward().length() > 0.5) || a.across() == null || a.upwards() == null)) {
             throw new PartProblem("It is anchored nowhere; put it on a face again.");
         }
-        Piece piece = plain.piece(a.pieceId()).orElseThrow(() -> new PartProblem("The piece it was on is gone; put it on a face again."));
-        FaceFrame face = FaceFrame.of(piece.solid(), a).orElseThrow(() -> new PartProblem("The face it was on is gone; put it on another."));
-        Placement at = face.at(a);
-        return kind.make(f, new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models()), at, face.depthMm());
+        Growing g = growing.get(a.pieceId());
+        if (g == null) {
+            throw new PartProblem("The piece it was on is gone; put it on a face again.");
+        }
+        Optional<Placement> site = plain.mount().map(m -> g.bare.place().inverse().times(m.frame()));
+        Ground on = new Ground(Placement.HERE, 0, site);
+        if (onFace) {
+            Spot spot = Spot.of(g.added(), g.cavities, a);
+            spots.put(f.id(), spot);
+            on = new Ground(spot.at(), spot.face().depthMm(), site);
+        }
+        g.take(kind.make(f, new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models()), on));
     }
 
-    private static Piece with(Piece p, List<Made> made) {
-        if (made.isEmpty()) {
-            return p;
+    /** A piece while its features are made. What is cut is cut after everything was added. */
+    private static final class Growing {
+        private final Piece bare;
+        private final List<Solid> adds = new ArrayList<>();
+        private final List<Solid> cuts = new ArrayList<>();
+        private final List<Cavity> cavities;
+
+        Growing(Piece bare) {
+            this.bare = bare;
+            adds.add(bare.solid());
+            cavities = new ArrayList<>(bare.cavities());
         }
-        List<Solid> adds = new ArrayList<>(List.of(p.solid()));
-        List<Solid> cuts = new ArrayList<>();
-        List<Cavity> cavities = new ArrayList<>(p.cavities());
-        for (Made m : made) {
+
+        void take(Made m) {
             adds.addAll(m.adds());
             cuts.addAll(m.cuts());
             cavities.addAll(m.cavities());
         }
-        Solid joined = adds.size() == 1 ? p.solid() : new Solid.Union(adds);
-        return p.with(cuts.isEmpty() ? joined : new Solid.Difference(joined, cuts)).withCavities(cavities);
+
+        Solid added() {
+            return adds.size() == 1 ? bare.solid() : new Solid.Union(adds);
+        }
+
+        Piece piece() {
+            return bare.with(cuts.isEmpty() ? added() : new Solid.Difference(added(), cuts)).withCavities(cavities);
+        }
     }
 }

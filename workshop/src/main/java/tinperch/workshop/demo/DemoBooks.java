@@ -36,6 +36,7 @@ final class DemoBooks {
         b.fit("contact-bed", ComponentKind.CONTACT, "Bed connector on the board", new Ratings(0, 12, 0, 105, 0), came, "",
                 "came with the machine");
         b.fit("board-1", ComponentKind.BOARD, "Main board", volts(24, 0, 0), came, "", "came with the machine");
+        b.being("board-1", "board-100x80");
         b.fit("bed-1", ComponentKind.BED, "Heated bed 235 × 235", new Ratings(24, 0, 270, 110, 0), came, "", "came with the machine");
         b.hours(day(2025, 7, 12), 310, "counter on the display");
         b.hours(day(2025, 11, 1), 655, "counter on the display");
@@ -85,7 +86,9 @@ final class DemoBooks {
         b.fit("heater-1", ComponentKind.HEATER, "Cartridge heater", volts(12, 30, 0), came, "", "came with the machine");
         b.fit("hotend-1", ComponentKind.HOT_END, "Hot end with inner tube", limit(230), came, "", "came with the machine");
         b.fit("fan-1", ComponentKind.FAN, "Axial fan 30×10", volts(12, 1, 0), came, "", "came with the machine");
+        b.being("fan-1", "fan-30");
         b.fit("rail-z", ComponentKind.RAIL, "Z rods 8 mm", Ratings.NONE, came, "", "came with the machine");
+        b.being("rail-z", "rod-8");
         b.fit("supply-1", ComponentKind.SUPPLY, "Supply", new Ratings(12, 5, 60, 0, 0), came, "", "came with the machine");
         b.set("steps.x", 80, came, "", "as delivered");
         b.set("steps.e", 96.5, came, "", "as delivered");
@@ -106,6 +109,7 @@ final class DemoBooks {
         b.fit("supply-1", ComponentKind.SUPPLY, "Supply", new Ratings(24, 20, 480, 0, 0), came, "", "built with it");
         b.fit("bed-1", ComponentKind.BED, "Heated bed 300 × 300", new Ratings(24, 14, 330, 120, 0), came, "", "built with it");
         b.fit("rods", ComponentKind.RAIL, "Rods 10 mm with linear bearings", Ratings.NONE, came, "", "built with it");
+        b.being("rods", "rod-10");
         b.fit("filter-1", ComponentKind.FILTER, "Carbon mat in the lid", Ratings.NONE, came, "", "built with it");
         b.fit("fine-hotend", ComponentKind.HOT_END, "All-metal hot end", limit(285), came, "fine", "built with it");
         b.fit("fine-nozzle", ComponentKind.NOZZLE, "Hardened nozzle 0.4", Ratings.NONE, came, "fine", "built with it");
@@ -149,9 +153,11 @@ final class DemoBooks {
         LocalDate came = LocalDate.of(2025, 8, 30);
         DemoBooks b = new DemoBooks(came);
         b.fit("profiles", ComponentKind.PROFILE, "Profiles 20 × 20, 6 m", Ratings.NONE, came, "", "cut from four bars");
+        b.being("profiles", "profile-20");
         b.fit("supply-1", ComponentKind.SUPPLY, "Bench supply for the wire", new Ratings(24, 6, 144, 0, 0), came, "", "at hand");
         b.fit("wire", ComponentKind.WIRE, "Cutting wire 0.4 mm", new Ratings(0, 3.2, 0, 0, 0), came, "", "at hand");
         b.fit("board-1", ComponentKind.BOARD, "Four-axis board", volts(24, 0, 0), came, "", "at hand");
+        b.being("board-1", "board-100x80");
         b.set("steps.x", 80, came, "", "200·16/(2·20)");
         b.set("steps.y", 80, came, "", "200·16/(2·20)");
         b.set("speed.x", 12, came, "", "as fast as the foam melts");
@@ -180,6 +186,10 @@ final class DemoBooks {
     private void replace(String id, ComponentKind kind, String name, Ratings r, LocalDate on, String old, String note) {
         book = book.fit(new Component(id, kind, name, book.component(old).orElseThrow().loadout(), r, on, Optional.empty(),
                 Optional.of(old), "Jorun", note));
+    }
+
+    private void being(String id, String usual) {
+        book = book.being(id, usual);
     }
 
     private void set(String key, double value, LocalDate on, String loadout, String why) {

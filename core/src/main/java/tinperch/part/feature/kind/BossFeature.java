@@ -4,13 +4,12 @@ import java.util.List;
 import tinperch.hardware.HeatSetInsert;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
-import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.form.Cavity;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
-import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
 import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
@@ -18,26 +17,15 @@ import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 
 /** A round boss, plain or with the hole of a heat-set insert. */
-public final class BossFeature implements FeatureKind {
+public final class BossFeature extends NamedKind {
     private static final Card CARD = new Card("boss", "Boss");
     public static final NumberParam DIAMETER = NumberParam.length("diameter", CARD, "Diameter", 1, 200, 9.2, "Twice the insert's outside at least (common practice)");
     public static final NumberParam HEIGHT = NumberParam.length("height", CARD, "Height", 0.2, 200, 6, "Above the face");
     public static final ChoiceParam<String> INSERT = ChoiceParam.words("insert", CARD, "Insert", List.of("M3", "M2", "M2.5", "M4", "M5", "none"), "Heat-set insert it is for");
     private static final String NONE = "none";
 
-    @Override
-    public String id() {
-        return "boss";
-    }
-
-    @Override
-    public String title() {
-        return "Boss";
-    }
-
-    @Override
-    public List<Param<?>> params() {
-        return List.of(DIAMETER, HEIGHT, INSERT);
+    public BossFeature() {
+        super("boss", "Boss", DIAMETER, HEIGHT, INSERT);
     }
 
     @Override
@@ -46,15 +34,15 @@ public final class BossFeature implements FeatureKind {
     }
 
     @Override
-    public Made make(Feature feature, PartInputs in, Placement at, double depthMm) {
-        Leaf boss = Leaf.extrusion(feature.id() + " boss", Profile.disc(0, 0, in.get(DIAMETER), 48), at, -Math.min(0.5, depthMm / 2), in.get(HEIGHT));
+    public Made make(Feature feature, PartInputs in, Ground on) {
+        Leaf boss = Leaf.extrusion(feature.id() + " boss", Profile.disc(0, 0, in.get(DIAMETER), 48), on.at(), -on.rootMm(), in.get(HEIGHT));
         if (in.get(INSERT).equals(NONE)) {
             return Made.added(boss);
         }
-        HeatSetInsert insert = in.hardware().insertsFor(in.get(INSERT)).stream().filter(i -> i.lengthMm() + 2 <= in.get(HEIGHT) + depthMm)
+        HeatSetInsert insert = in.hardware().insertsFor(in.get(INSERT)).stream().filter(i -> i.lengthMm() + 2 <= in.get(HEIGHT) + on.depthMm())
                 .reduce((a, b) -> b).orElseThrow(() -> new PartProblem(HEIGHT, "No " + in.get(INSERT) + " insert is short enough for this place; make the boss higher."));
         double width = insert.holeMm() + in.holeOffsetMm();
-        Placement top = new Placement(at.point(0, 0, in.get(HEIGHT)), at.u(), at.v().times(-1), at.w().times(-1));
+        Placement top = new Placement(on.at().point(0, 0, in.get(HEIGHT)), on.at().u(), on.at().v().times(-1), on.at().w().times(-1));
         return new Made(List.of(boss), List.of(Leaf.extrusion(feature.id(), Profile.hole(0, 0, width, 48), top, -1, insert.lengthMm() + 1)),
                 List.of(new Cavity(feature.id(), feature.id(), feature.name() + " insert", Cavity.Purpose.INSERT, top, width, 0, insert.lengthMm() + 1, false, 0, List.of())));
     }

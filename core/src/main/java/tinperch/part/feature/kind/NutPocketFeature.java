@@ -4,20 +4,19 @@ import java.util.List;
 import tinperch.hardware.ScrewThread;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
-import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.form.Cavity;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
-import tinperch.part.param.Param;
 import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 
 /** A six-sided pocket for a nut, with the hole of its screw behind it. */
-public final class NutPocketFeature implements FeatureKind {
+public final class NutPocketFeature extends NamedKind {
     private static final Card CARD = new Card("nut-pocket", "Nut pocket");
     public static final ChoiceParam<String> THREAD = ChoiceParam.words("thread", CARD, "Thread", List.of("M3", "M2", "M2.5", "M4", "M5", "M6", "M8"), "Nut of ISO 4032");
     public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 0, 100, 0, "From the face; 0 lets the nut in flush");
@@ -25,19 +24,8 @@ public final class NutPocketFeature implements FeatureKind {
     /** Play across flats and in depth (common practice). */
     private static final double PLAY_MM = 0.3;
 
-    @Override
-    public String id() {
-        return "nut-pocket";
-    }
-
-    @Override
-    public String title() {
-        return "Nut pocket";
-    }
-
-    @Override
-    public List<Param<?>> params() {
-        return List.of(THREAD, DEPTH, TURN);
+    public NutPocketFeature() {
+        super("nut-pocket", "Nut pocket", THREAD, DEPTH, TURN);
     }
 
     @Override
@@ -46,16 +34,16 @@ public final class NutPocketFeature implements FeatureKind {
     }
 
     @Override
-    public Made make(Feature feature, PartInputs in, Placement at, double depthMm) {
+    public Made make(Feature feature, PartInputs in, Ground on) {
         ScrewThread t = in.hardware().thread(in.get(THREAD));
         double flats = t.nutAcrossFlatsMm() + PLAY_MM;
         double depth = in.get(DEPTH) > 0 ? in.get(DEPTH) : t.nutHeightMm() + 0.2;
         double bore = t.clearanceMm(ScrewThread.Fit.MEDIUM) + in.holeOffsetMm();
-        Placement turned = Turned.on(at, in.get(TURN));
-        Placement inward = new Placement(turned.origin(), turned.u(), turned.v().times(-1), turned.w().times(-1));
-        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profile.hexagon(0, 0, flats, 0), turned, -depth, 1),
-                Leaf.extrusion(feature.id() + " hole", Profile.hole(0, 0, bore, 48), turned, -depthMm - 1, 1)), List.of(
+        Ground turned = on.turnedDeg(in.get(TURN));
+        Placement inward = turned.inward();
+        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profile.hexagon(0, 0, flats, 0), turned.at(), -depth, 1),
+                Leaf.extrusion(feature.id() + " hole", Profile.hole(0, 0, bore, 48), turned.at(), -on.depthMm() - 1, 1)), List.of(
                 new Cavity(feature.id(), feature.id(), feature.name(), Cavity.Purpose.NUT, inward, flats, 6, depth, false, bore, List.of()),
-                Cavity.hole(feature.id() + " hole", feature.id(), feature.name() + " hole", inward, bore, depthMm)));
+                Cavity.hole(feature.id() + " hole", feature.id(), feature.name() + " hole", inward, bore, on.depthMm())));
     }
 }

@@ -1,38 +1,24 @@
 package tinperch.part.feature.kind;
 
-import java.util.List;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
-import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.param.Card;
 import tinperch.part.param.NumberParam;
-import tinperch.part.param.Param;
 import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
-import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 
 /** A flat pad that stands out of a face. */
-public final class PadFeature implements FeatureKind {
+public final class PadFeature extends NamedKind {
     private static final Card CARD = new Card("pad", "Pad");
     public static final NumberParam LENGTH = NumberParam.length("length", CARD, "Length", 0.5, 400, 20, "To the right along the face");
     public static final NumberParam WIDTH = NumberParam.length("width", CARD, "Width", 0.5, 400, 10, "Upwards along the face");
     public static final NumberParam HEIGHT = NumberParam.length("height", CARD, "Height", 0.2, 200, 3, "Out of the face");
 
-    @Override
-    public String id() {
-        return "pad";
-    }
-
-    @Override
-    public String title() {
-        return "Pad";
-    }
-
-    @Override
-    public List<Param<?>> params() {
-        return List.of(LENGTH, WIDTH, HEIGHT);
+    public PadFeature() {
+        super("pad", "Pad", LENGTH, WIDTH, HEIGHT);
     }
 
     @Override
@@ -41,7 +27,7 @@ public final class PadFeature implements FeatureKind {
     }
 
     @Override
-    public Made make(Feature feature, PartInputs in, Placement at, double depthMm) {
-        return Made.added(Leaf.extrusion(feature.id(), Profile.rectangle(0, 0, in.get(LENGTH), in.get(WIDTH)), at, -Math.min(0.5, depthMm / 2), in.get(HEIGHT)));
+    public Made make(Feature feature, PartInputs in, Ground on) {
+        return Made.added(Leaf.extrusion(feature.id(), Profile.rectangle(0, 0, in.get(LENGTH), in.get(WIDTH)), on.at(), -on.rootMm(), in.get(HEIGHT)));
     }
 }

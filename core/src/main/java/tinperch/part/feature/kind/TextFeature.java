@@ -4,11 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
-import tinperch.part.feature.FeatureKind;
+import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.param.Card;
 import tinperch.part.param.NumberParam;
-import tinperch.part.param.Param;
 import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
 import tinperch.solid.Lettering;
@@ -17,26 +16,15 @@ import tinperch.solid.Profile;
 import tinperch.solid.Solid;
 
 /** Words cut into a face; the feature's name is what is written. */
-public final class TextFeature implements FeatureKind {
+public final class TextFeature extends NamedKind {
     private static final Card CARD = new Card("text", "Text");
     public static final NumberParam HEIGHT = NumberParam.length("height", CARD, "Letter height", 3, 60, 6, "Smaller letters run together");
     public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 0.2, 5, 0.6, "Three layers are read well");
     public static final NumberParam TURN = NumberParam.angle("turn", CARD, "Turned", -180, 180, 0, "Anticlockwise on the face");
     private static final double STROKE_MM = 0.9;
 
-    @Override
-    public String id() {
-        return "text";
-    }
-
-    @Override
-    public String title() {
-        return "Text";
-    }
-
-    @Override
-    public List<Param<?>> params() {
-        return List.of(HEIGHT, DEPTH, TURN);
+    public TextFeature() {
+        super("text", "Text", HEIGHT, DEPTH, TURN);
     }
 
     @Override
@@ -45,8 +33,8 @@ public final class TextFeature implements FeatureKind {
     }
 
     @Override
-    public Made make(Feature feature, PartInputs in, Placement at, double depthMm) {
-        Placement turned = Turned.on(at, in.get(TURN));
+    public Made make(Feature feature, PartInputs in, Ground on) {
+        Placement turned = on.turnedDeg(in.get(TURN)).at();
         double width = Lettering.widthMm(feature.name(), in.get(HEIGHT), STROKE_MM);
         Placement corner = new Placement(turned.point(-width / 2, -in.get(HEIGHT) / 2, 0), turned.u(), turned.v(), turned.w());
         List<Solid> cuts = new ArrayList<>();
