@@ -65,7 +65,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
         if (onFace) {
             Spot spot = Spot.of(g.added(), g.cavities, a);
             spots.put(f.id(), spot);
-            on = new Ground(spot.at(), spot.face().depthMm(), site);
+            on = new Ground(spot.frame(), spot.face().depthMm(), site);
         }
         g.take(kind.make(f, new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models()), on));
     }

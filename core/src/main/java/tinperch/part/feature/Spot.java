@@ -55,6 +55,15 @@ public record Spot(FaceFrame face, List<Hole> holes, double acrossMm, double upw
                 }
             }
         }
+        return new Spot(face, holes, 0, 0).at(a);
+    }
+
+    /**
+     * The place another anchor names on the same face.
+     *
+     * @throws PartProblem when a hole it counts from is gone
+     */
+    public Spot at(Anchor a) {
         double x = from(a.across(), a.acrossMm(), face.halfAcrossMm(), a.acrossHole(), holes, Hole::acrossMm);
         double y = from(a.upwards(), a.upwardsMm(), face.halfUpwardsMm(), a.upwardsHole(), holes, Hole::upwardsMm);
         return new Spot(face, holes, x, y);
@@ -82,7 +91,7 @@ public record Spot(FaceFrame face, List<Hole> holes, double acrossMm, double upw
     }
 
     /** The frame at the place. */
-    public Placement at() {
+    public Placement frame() {
         Placement f = face.frame();
         return new Placement(f.point(acrossMm, upwardsMm, 0), f.u(), f.v(), f.w());
     }

@@ -26,4 +26,15 @@ public record Camera(double yawDeg, double pitchDeg, Vec3 target, double pxPerMm
     public Vec3 up() {
         return toEye().cross(right());
     }
+
+    /**
+     * The point of a plane seen at a place of the picture.
+     *
+     * @param x pixels to the right of the middle of the picture, {@code y} pixels up
+     * @param offset plane: {@code normal · p = offset}; it must not be seen edge on
+     */
+    public Vec3 on(double x, double y, Vec3 normal, double offset) {
+        Vec3 p = target.plus(right().times(x / pxPerMm)).plus(up().times(y / pxPerMm));
+        return p.plus(toEye().times((offset - normal.dot(p)) / normal.dot(toEye())));
+    }
 }

@@ -227,18 +227,17 @@ public final class Turntable extends Region {
         draw();
     }
 
-    /**
-     * A face that was clicked on.
-     *
-     * @param feature empty when the click met nothing
-     * @param normal the way it looks
-     */
-    public record Picked(String feature, Vec3 normal) {}
-
     private void pick(double x, double y) {
         int scale = image == null ? 1 : (int) Math.round(image.getWidth() / Math.max(1, getWidth()));
         int face = rasteriser.faceAt((int) (x * scale), (int) (y * scale));
-        picked.accept(face < 0 || mesh == null ? new Picked("", Vec3.ZERO) : new Picked(mesh.faces().get(face).feature(), mesh.faces().get(face).normal()));
+        if (face < 0 || mesh == null || image == null) {
+            picked.accept(Picked.NOTHING);
+            return;
+        }
+        Mesh.Face f = mesh.faces().get(face);
+        int w = (int) image.getWidth();
+        int h = (int) image.getHeight();
+        picked.accept(new Picked(f.feature(), f.normal(), camera(w, h).on(x * scale - w / 2.0, h / 2.0 - y * scale, f.normal(), f.offset())));
     }
 
     @Override
@@ -255,6 +254,10 @@ public final class Turntable extends Region {
         double tilt = Math.toRadians(pitch);
         double up = across * Math.abs(Math.sin(tilt)) + size.z() * Math.cos(tilt);
         return Math.min(w / Math.max(1, across), h / Math.max(1, up));
+    }
+
+    private Camera camera(int w, int h) {
+        return new Camera(yaw, pitch, frame.centre(), zoom * FILLED * fit(w, h));
     }
 
     /** Draws again, after the size or the colours changed. */
@@ -277,11 +280,10 @@ public final class Turntable extends Region {
             view.setFitHeight((int) getHeight());
             view.setSmooth(true);
         }
-        double k = zoom * FILLED * fit(w, h);
         Palette p = theme.palette();
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
                 p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);
-        Camera camera = new Camera(yaw, pitch, frame.centre(), k);
+        Camera camera = camera(w, h);
         Scene scene = new Scene(mesh, edges, lit, held.isSelected() ? ghosts : List.of(), cut(camera));
         rasteriser.draw(scene, camera, w, h, paint);
         image.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), rasteriser.argb(), 0, w);

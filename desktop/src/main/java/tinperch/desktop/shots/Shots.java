@@ -121,6 +121,14 @@ public final class Shots {
         step("shape", () -> desk.goTo(blower, Station.SHAPE));
         detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
         detail("shape-fields", () -> ((Button) find("#card-tool")).fire());
+        detail("shape-feature", () -> {
+            PartDesign p = desk.part().orElseThrow();
+            desk.edits().make(blower.id(), p.with(new tinperch.part.feature.Feature("f1", "hole", "Hole 1", tinperch.part.feature.Anchor.middle("part", "plate", tinperch.solid.Vec3.Z).at(-30, 8), tinperch.part.param.Values.START, false)), "add a hole");
+            Platform.runLater(() -> {
+                ((Button) find("#feature-f1")).fire();
+                scrollTo(find("#features"));
+            });
+        });
         step("shape-wrong", this::typeWrong);
         detail("shape-cut", () -> {
             desk.goTo(blower, Station.SHAPE);

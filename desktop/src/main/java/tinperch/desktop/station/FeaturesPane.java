@@ -1,66 +1,74 @@
 package tinperch.desktop.station;
 
-import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
-import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.sheet.Turntable;
+import tinperch.desktop.sheet.Picked;
+import tinperch.desktop.sheet.Placing;
 import tinperch.fact.DrawingFact;
+import tinperch.machine.space.Neighbour;
+import tinperch.part.bind.Binding;
 import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
-import tinperch.part.param.ChoiceParam;
-import tinperch.part.param.NumberParam;
-import tinperch.part.param.Param;
+import tinperch.part.feature.Spot;
+import tinperch.part.form.Piece;
 import tinperch.part.param.PartProblem;
 import tinperch.part.param.Values;
-import tinperch.quantity.Quantity;
-import tinperch.quantity.QuantityException;
-import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.FeatureKinds;
 import tinperch.upgrade.PartDesign;
 
-/** Features the person placed: a face is picked on the turntable, a kind chosen; each has its place and sizes, can be switched off and taken away. */
-final class FeaturesPane extends VBox {
+/**
+ * Features the person placed: a face is picked in a view or on the turntable, a kind chosen, and it is put where one clicked; each has its
+ * place and sizes, can be dragged on the drawing, put on another face, switched off and taken away.
+ */
+final class FeaturesPane extends VBox implements Placing {
+    /** A click this near to a line of holes or the middle means it, mm. */
+    private static final double CATCH_MM = 1.5;
+
     private final Desk desk;
     private final String upgradeId;
     private final String partId;
+    private final Runnable onChosen;
     private final MenuButton add = Ui.id(new MenuButton("Add here"), "add-feature");
+    private final MenuButton around = Ui.id(new MenuButton("Cut around"), "add-around");
     private final Label where = Ui.text("", "faint");
     private final VBox rows = new VBox(8);
     private String open = "";
-    private List<Feature> shown;
-    private Turntable.Picked picked = new Turntable.Picked("", Vec3.ZERO);
+    private List<Object> shown;
+    private Picked picked = Picked.NOTHING;
 
-    FeaturesPane(Desk desk, String upgradeId, String partId) {
+    /** @param onChosen told when another feature is chosen */
+    FeaturesPane(Desk desk, String upgradeId, String partId, Runnable onChosen) {
         super(8);
         this.desk = desk;
         this.upgradeId = upgradeId;
         this.partId = partId;
+        this.onChosen = onChosen;
         getStyleClass().add("panel");
         Ui.id(this, "features");
         for (FeatureKind k : FeatureKinds.ALL) {
-            MenuItem item = new MenuItem(k.title());
-            item.setOnAction(e -> add(k));
-            add.getItems().add(item);
+            if (k.around().isEmpty()) {
+                MenuItem item = new MenuItem(k.title());
+                item.setOnAction(e -> add(k));
+                add.getItems().add(item);
+            }
         }
-        HBox head = new HBox(8, Ui.label("Added by you", "section"), Ui.spring(), add);
-        head.setAlignment(Pos.BASELINE_LEFT);
-        getChildren().addAll(head, where, rows);
+        Ui.tip(around, "Takes away where a neighbour of the machine is, and some clearance");
+        HBox buttons = new HBox(8, Ui.whole(add), Ui.whole(around));
+        getChildren().addAll(Ui.label("Added by you", "section"), where, buttons, rows);
         pick(picked);
     }
 
@@ -69,11 +77,14 @@ final class FeaturesPane extends VBox {
     }
 
     /** Told the face clicked on. */
-    void pick(Turntable.Picked face) {
+    void pick(Picked face) {
         picked = face;
         boolean any = !face.feature().isEmpty();
         add.setDisable(!any);
-        where.setText(any ? "On the picked face of the " + plain(face.feature()) + "." : "Click a flat face on the turntable, then add a hole, a slot, a boss …");
+        where.setText(any ? "On the picked face of the " + plain(face.feature()) + "." : "Click a flat face in a view or on the turntable, then add a hole, a slot, a boss …");
+        if (!open.isEmpty()) {
+            redraw();
+        }
     }
 
     private static String plain(String feature) {
@@ -81,33 +92,88 @@ final class FeaturesPane extends VBox {
         return of < 0 ? feature : feature.substring(of + DrawingFact.OF.length());
     }
 
+    /** The picked place, counted from the middle of its face or caught by a line of holes; empty when nothing flat is picked. */
+    private Optional<Anchor> here() {
+        DrawingFact.Drawing d = desk.drawingProperty().get();
+        if (d == null || picked.feature().isEmpty()) {
+            return Optional.empty();
+        }
+        int of = picked.feature().indexOf(DrawingFact.OF);
+        Piece piece = of < 0 ? d.form().pieces().get(0) : d.form().piece(picked.feature().substring(0, of)).orElse(d.form().pieces().get(0));
+        Vec3 outward = piece.place().inverse().turned(picked.normal());
+        Anchor middle = Anchor.middle(piece.id(), plain(picked.feature()), outward);
+        try {
+            Spot spot = Spot.of(piece, middle);
+            Vec3 at = spot.face().frame().local(piece.place().local(picked.at()));
+            return Optional.of(spot.dragged(middle, at.x(), at.y(), CATCH_MM));
+        } catch (PartProblem e) {
+            // A face cut into the part: it is said with the feature once that is made.
+            return Optional.of(middle);
+        }
+    }
+
     private void add(FeatureKind kind) {
         PartDesign part = part().orElseThrow();
-        DrawingFact.Drawing d = desk.drawingProperty().get();
-        int of = picked.feature().indexOf(DrawingFact.OF);
-        String pieceId = of < 0 ? d.form().pieces().get(0).id() : picked.feature().substring(0, of);
-        Vec3 outward = d.form().piece(pieceId).map(p -> p.place().inverse().turned(picked.normal())).orElse(picked.normal());
-        int n = 1;
-        while (part.feature("f" + n).isPresent()) {
-            n++;
-        }
-        Anchor anchor = new Anchor(pieceId, plain(picked.feature()), outward, Anchor.From.MIDDLE, 0, Anchor.From.MIDDLE, 0);
-        Feature f = new Feature("f" + n, kind.id(), kind.title() + " " + n, anchor, Values.START, false);
+        String id = part.nextFeatureId();
+        here().ifPresent(a -> add(kind, new Feature(id, kind.id(), kind.title() + " " + id.substring(1), a, Values.START, false)));
+    }
+
+    private void add(FeatureKind kind, Feature f) {
         open = f.id();
-        make(part.with(f), "add a " + kind.title().toLowerCase(java.util.Locale.ROOT)).ifPresent(desk::warn);
+        make(part().orElseThrow().with(f), "add a " + kind.title().toLowerCase(Locale.ROOT)).ifPresent(desk::warn);
+    }
+
+    private void addAround(FeatureKind kind, Neighbour n) {
+        DrawingFact.Drawing d = desk.drawingProperty().get();
+        if (d != null) {
+            String piece = here().map(Anchor::pieceId).orElse(d.form().pieces().get(0).id());
+            add(kind, new Feature(part().orElseThrow().nextFeatureId(), kind.id(), "around " + n.name(), Anchor.piece(piece), new Binding.OfNeighbour(n.id()), Values.START, false));
+        }
     }
 
     private Optional<String> make(PartDesign next, String label) {
         return desk.edits().make(upgradeId, next, label);
     }
 
+    @Override
+    public Optional<Feature> chosen() {
+        return part().flatMap(p -> p.feature(open)).filter(f -> !f.off());
+    }
+
+    @Override
+    public Optional<String> put(Feature feature, Anchor next) {
+        return part().flatMap(p -> make(p.with(feature.with(next)), "place of " + feature.name()));
+    }
+
     void refresh() {
+        DrawingFact.Drawing d = desk.drawingProperty().get();
         List<Feature> now = part().map(PartDesign::features).orElse(List.of());
-        if (now.equals(shown)) {
-            return;
+        // What a place can count from comes with the drawing.
+        List<Object> seen = List.of(now, d == null || d.spots().get(open) == null ? List.of() : d.spots().get(open).holes());
+        if (!seen.equals(shown)) {
+            shown = seen;
+            rows.getChildren().setAll(now.stream().map(this::row).toList());
         }
-        shown = now;
-        rows.getChildren().setAll(now.stream().map(this::row).toList());
+        neighbours();
+    }
+
+    private void neighbours() {
+        List<Neighbour> near = desk.machine().map(m -> m.surroundings().neighbours()).orElse(List.of());
+        FeatureKind kind = FeatureKinds.avoiding();
+        around.setDisable(near.isEmpty());
+        if (around.getItems().size() != near.size() || !near.stream().map(Neighbour::name).toList().equals(around.getItems().stream().map(MenuItem::getText).toList())) {
+            around.getItems().setAll(near.stream().map(n -> {
+                MenuItem item = new MenuItem(n.name());
+                item.setOnAction(e -> addAround(kind, n));
+                return item;
+            }).toList());
+        }
+    }
+
+    private void redraw() {
+        shown = null;
+        refresh();
+        onChosen.run();
     }
 
     void leave() {
@@ -119,21 +185,29 @@ final class FeaturesPane extends VBox {
         CheckBox on = Ui.id(new CheckBox(), "feature-on-" + f.id());
         on.setSelected(!f.off());
         on.setAccessibleText(f.name() + " is made");
-        on.setOnAction(e -> part().ifPresent(p -> make(p.with(f.switchedOff(!on.isSelected())), (on.isSelected() ? "switch on " : "switch off ") + f.name()).ifPresent(desk::warn)));
-        Button name = Ui.id(new Button(f.name(), Ui.icon(f.id().equals(open) ? "mdi2c-chevron-down" : "mdi2c-chevron-right")), "feature-" + f.id());
+        on.setOnAction(e -> edit(f.switchedOff(!on.isSelected()), (on.isSelected() ? "switch on " : "switch off ") + f.name()).ifPresent(desk::warn));
+        boolean isOpen = f.id().equals(open);
+        Button name = Ui.id(new Button(f.name(), Ui.icon(isOpen ? "mdi2c-chevron-down" : "mdi2c-chevron-right")), "feature-" + f.id());
         name.getStyleClass().add("fold");
         name.setOnAction(e -> {
-            open = f.id().equals(open) ? "" : f.id();
-            shown = null;
-            refresh();
+            open = isOpen ? "" : f.id();
+            redraw();
         });
-        Button drop = Ui.id(Ui.button("Take away", null, () -> part().ifPresent(p -> make(p.withoutFeature(f.id()), "take away " + f.name()).ifPresent(desk::warn))), "feature-drop-" + f.id());
-        HBox head = new HBox(6, on, name, Ui.spring(), drop);
+        Button drop = Ui.id(Ui.button("Take away", null, () -> part().flatMap(p -> make(p.withoutFeature(f.id()), "take away " + f.name())).ifPresent(desk::warn)), "feature-drop-" + f.id());
+        HBox head = new HBox(6, on, name, Ui.spring(), Ui.whole(drop));
         head.setAlignment(Pos.CENTER_LEFT);
-        if (!f.id().equals(open) || kind.isEmpty()) {
+        if (!isOpen || kind.isEmpty()) {
             return new VBox(2, head, Ui.text(kind.map(k -> summary(k, f)).orElse("a kind this version does not know"), "faint"));
         }
-        return new VBox(4, head, fields(f, kind.get()));
+        VBox body = new VBox(4, head, new FeatureFields(desk, f, this::edit).form(kind.get()));
+        if (kind.get().around().isEmpty() && !picked.feature().isEmpty()) {
+            body.getChildren().add(Ui.id(Ui.button("Put it on the picked place", "mdi2c-crosshairs-gps", () -> here().flatMap(a -> put(f, a)).ifPresent(desk::warn)), "feature-put-here"));
+        }
+        return body;
+    }
+
+    private Optional<String> edit(Feature next, String label) {
+        return part().flatMap(p -> make(p.with(next), label));
     }
 
     private static String summary(FeatureKind k, Feature f) {
@@ -142,62 +216,5 @@ final class FeaturesPane extends VBox {
         } catch (PartProblem e) {
             return e.getMessage();
         }
-    }
-
-    private GridPane fields(Feature f, FeatureKind kind) {
-        GridPane g = new GridPane();
-        g.setHgap(8);
-        g.setVgap(4);
-        int row = 0;
-        CommitField called = new CommitField("feature-name", f.name(), typed -> typed.isBlank() ? Optional.of("It needs a name; the old one stays.")
-                : part().flatMap(p -> make(p.with(f.named(typed.strip())), "name of a feature")));
-        g.addRow(row++, Ui.label("Called", "field-label"), called);
-        row = place(g, row, f, true);
-        row = place(g, row, f, false);
-        for (Param<?> p : kind.params()) {
-            Node editor = p instanceof NumberParam ? new CommitField("feature-" + p.key(), p.show(f.values()), typed -> set(f, p, typed)) : choice(f, p);
-            g.addRow(row++, Ui.tip(Ui.label(p.label(), "field-label"), p.hint()), editor);
-        }
-        return g;
-    }
-
-    private Node choice(Feature f, Param<?> p) {
-        ComboBox<String> c = Ui.id(new ComboBox<>(), "feature-" + p.key());
-        c.getItems().setAll(p instanceof ChoiceParam<?> k ? k.options().stream().map(ChoiceParam.Option::label).toList() : List.of("yes", "no"));
-        c.setValue(p.show(f.values()));
-        c.setOnAction(e -> set(f, p, c.getValue()).ifPresent(desk::warn));
-        return c;
-    }
-
-    private Optional<String> set(Feature f, Param<?> p, String typed) {
-        try {
-            Values next = p.typed(f.values(), typed);
-            return part().flatMap(x -> make(x.with(f.with(next)), f.name() + ": " + Quantity.inSentence(p.label()) + " " + p.show(next)));
-        } catch (QuantityException e) {
-            return Optional.of(e.getMessage());
-        }
-    }
-
-    /** One of the two dimensions of its place: how far, and from where. */
-    private int place(GridPane g, int row, Feature f, boolean across) {
-        Anchor a = f.anchor();
-        CommitField mm = new CommitField(across ? "feature-across" : "feature-upwards", Quantity.mm(across ? a.acrossMm() : a.upwardsMm()), typed -> {
-            try {
-                double v = Quantity.parse(typed, Unit.MM);
-                return part().flatMap(p -> make(p.with(f.with(across ? a.at(v, a.upwardsMm()) : a.at(a.acrossMm(), v))), "place of " + f.name()));
-            } catch (QuantityException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
-        ComboBox<String> from = Ui.id(new ComboBox<>(), across ? "feature-from-across" : "feature-from-upwards");
-        from.getItems().setAll(Arrays.stream(Anchor.From.values()).map(Anchor.From::label).toList());
-        from.getSelectionModel().select((across ? a.across() : a.upwards()).ordinal());
-        from.setOnAction(e -> {
-            Anchor.From to = Anchor.From.values()[from.getSelectionModel().getSelectedIndex()];
-            part().flatMap(p -> make(p.with(f.with(across ? a.from(to, a.upwards()) : a.from(a.across(), to))), "place of " + f.name())).ifPresent(desk::warn);
-        });
-        g.addRow(row, Ui.label(across ? "Across" : "Upwards", "field-label"), mm);
-        g.addRow(row + 1, Ui.label("from the", "faint"), from);
-        return row + 2;
     }
 }

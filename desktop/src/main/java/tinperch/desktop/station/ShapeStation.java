@@ -8,7 +8,7 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.machine.PartInPlace;
 import tinperch.desktop.sheet.FittingSheet;
-import tinperch.desktop.sheet.Turntable;
+import tinperch.desktop.sheet.Picked;
 import tinperch.fact.DrawingFact;
 import tinperch.part.PartFamily;
 import tinperch.part.form.PartForm;
@@ -57,11 +57,15 @@ final class ShapeStation extends BorderPane implements View {
             setCenter(null);
             return;
         }
-        features = new FeaturesPane(desk, upgradeId, part.id());
+        features = new FeaturesPane(desk, upgradeId, part.id(), () -> {
+            if (sheet != null) {
+                sheet.placeHandle();
+            }
+        });
         cards = new PartCards(desk, upgradeId, part.id(), family.get(), features);
         setLeft(cards);
         sheet = new FittingSheet(desk, family.get().above(), (param, text) -> desk.edits().set(upgradeId, part.id(), param, text),
-                param -> param.label() + ": " + param.hint(), this::picked);
+                param -> param.label() + ": " + param.hint(), this::picked, features);
         showBody();
     }
 
@@ -85,7 +89,7 @@ final class ShapeStation extends BorderPane implements View {
     }
 
     /** A click on a face of the turntable: its feature lights up, its first field gets the focus, features can be put on it. */
-    private void picked(Turntable.Picked face) {
+    private void picked(Picked face) {
         String feature = face.feature();
         desk.litProperty().set(feature);
         features.pick(face);
