@@ -1,7 +1,6 @@
 package tinperch.check;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.fact.Facts;
@@ -35,9 +34,9 @@ public final class BedFitCheck implements Check {
             return List.of();
         }
         if (c.host().isEmpty()) {
-            return List.of(Finding.of(ID, Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)));
+            return List.of(Finding.of(ID, Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)).about(Subject.PRINTING));
         }
-        return List.of(judge(c.host().get(), pieces, c, true));
+        return List.of(judge(c.host().get(), pieces, c, true).about(Subject.PRINTING));
     }
 
     /** What would be said if a machine were chosen to print it; empty when there is no part. */

@@ -21,14 +21,15 @@ public final class BuildCheck implements Check {
         List<Finding> all = new ArrayList<>();
         MeshesFact.Answer meshes = facts.get(MeshesFact.BARE);
         if (!meshes.problem().isEmpty()) {
-            all.add(Finding.of("part", Severity.STOP, "The part cannot be built", meshes.problem()));
+            all.add(Finding.of("part", Severity.STOP, "The part cannot be built", meshes.problem()).about(Subject.NO_PART));
         }
         facts.get(FormFact.FORM).left().forEach((id, why) -> all.add(Finding.of("feature." + id, Severity.LOOK, "“" + c.part().feature(id)
                 .map(Feature::name).orElse(id) + "” is left out", why)));
         if (Material.find(c.part().material()).isEmpty()) {
             all.add(Finding.of("material", Severity.STOP, "“" + c.part().material() + "” is no material of the table",
                     "What it stands and on which machine it prints cannot be told. Choose a material on the Print station.",
-                    Remedy.of("print it in PETG", new tinperch.upgrade.Change.OfMaterial(tinperch.upgrade.PartDesign.FIRST_MATERIAL))));
+                    Remedy.of("print it in PETG", new tinperch.upgrade.Change.OfMaterial(tinperch.upgrade.PartDesign.FIRST_MATERIAL)))
+                    .about(Subject.PRINTING).settledBy(Settle.By.MATERIAL, "", "choose a material"));
         }
         return all;
     }

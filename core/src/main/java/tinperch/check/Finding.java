@@ -11,37 +11,42 @@ import java.util.Optional;
  * @param why what follows and where the limit comes from
  * @param margin absent where there is nothing to measure
  * @param pieceId piece it points at, {@code feature} the feature there; empty for the whole part
- * @param layout whether laying the part out in another way may cure it
+ * @param settle what would settle it where no change of the part can
  */
 public record Finding(String id, Severity severity, String what, String why, Optional<Margin> margin, List<Remedy> remedies,
-        String pieceId, String feature, boolean layout) {
+        String pieceId, String feature, Subject subject, Optional<Settle> settle) {
     public Finding {
         remedies = List.copyOf(remedies);
     }
 
     /** A finding about the whole part without a margin. */
     public static Finding of(String id, Severity severity, String what, String why, Remedy... remedies) {
-        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", false);
+        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", Subject.SHAPE, Optional.empty());
     }
 
     /** With a margin. */
     public Finding measured(Margin next) {
-        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, layout);
+        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, subject, settle);
     }
 
     /** With other remedies. */
     public Finding with(List<Remedy> next) {
-        return new Finding(id, severity, what, why, margin, next, pieceId, feature, layout);
+        return new Finding(id, severity, what, why, margin, next, pieceId, feature, subject, settle);
     }
 
     /** Pointing at a feature of a piece. */
     public Finding at(String piece, String where) {
-        return new Finding(id, severity, what, why, margin, remedies, piece, where, layout);
+        return new Finding(id, severity, what, why, margin, remedies, piece, where, subject, settle);
     }
 
-    /** One that another layout may cure. */
-    public Finding ofLayout() {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, true);
+    /** About something in particular. */
+    public Finding about(Subject next) {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, next, settle);
+    }
+
+    /** With what would settle it. */
+    public Finding settledBy(Settle.By by, String of, String label) {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, Optional.of(new Settle(by, of, label)));
     }
 
     /** Order of the tray: the worst severity first, then the least spare against its limit. */

@@ -27,19 +27,19 @@ public final class KnownCheck implements Check {
             Ref ref = refs.get(role.id());
             String problem = c.recipe().refs().problems().get(role.id());
             if (problem != null) {
-                all.add(Finding.of(id, Severity.STOP, "Nothing is known of the " + role.label(), problem));
+                all.add(Finding.of(id, Severity.STOP, "Nothing is known of the " + role.label(), problem).settledBy(Settle.By.MEASURE, role.id(), "say what it is"));
             } else if (ref instanceof MeshRef m) {
                 if (m.verdict() != Model.Verdict.AGREES) {
                     boolean wrong = m.verdict() == Model.Verdict.DISAGREES;
                     all.add(Finding.of(id, wrong ? Severity.STOP : Severity.LOOK, wrong ? "The model is not true" : "The model was not checked",
-                            "“" + m.name() + "”: " + m.verdictWords()));
+                            "“" + m.name() + "”: " + m.verdictWords()).settledBy(Settle.By.MODEL, "", "check the model"));
                 }
             } else if (ref != null && !ref.known().isMeasured()) {
                 all.add(Finding.of(id, Severity.LOOK, sentence(role.label()) + " is not measured yet", ref.name() + ": " + ref.says() + " ("
-                        + ref.known().words() + "). Read " + role.ask() + " on the Measure station before it is printed."));
+                        + ref.known().words() + "). Read " + role.ask() + " on the Measure station before it is printed.").settledBy(Settle.By.MEASURE, role.id(), "measure it"));
             } else if (ref instanceof HolesRef h && h.squareAssumed()) {
                 all.add(Finding.of(id, Severity.LOOK, "No diagonal was read on " + h.name(),
-                        "The corners are taken as square. Machines often are not: read one diagonal on the Measure station."));
+                        "The corners are taken as square. Machines often are not: read one diagonal on the Measure station.").settledBy(Settle.By.MEASURE, role.id(), "read a diagonal"));
             }
         }
         return all;

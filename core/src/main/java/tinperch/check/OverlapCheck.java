@@ -25,7 +25,7 @@ public final class OverlapCheck implements Check {
             n++;
             if (o.depthMm() > o.allowedMm() + TOUCH_MM) {
                 all.add(Finding.of("overlap." + o.piece().id() + "." + n, Severity.STOP, "The " + o.piece().name() + " goes " + Quantity.mm(o.depthMm()) + " into " + o.other(),
-                        "Both cannot be in the same place; change the sizes that bring them together.").at(o.piece().id(), "").ofLayout());
+                        "Both cannot be in the same place; change the sizes that bring them together.").at(o.piece().id(), "").about(Subject.LAYOUT));
             }
         }
         if (all.isEmpty() && n > 0) {

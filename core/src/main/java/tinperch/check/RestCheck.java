@@ -48,7 +48,7 @@ public final class RestCheck implements Check {
                     : "The site it mounted on is gone from " + c.machine().name() + ".";
             return List.of(Finding.of("rest", Severity.CANT_TELL, "Whether it is in anything's way cannot be told", why + (sites.isEmpty()
                     ? " Add a site on the machine's sheet, under Surroundings." : " Say where it mounts.")).with(sites.stream().limit(2)
-                            .map(s -> Remedy.of("it mounts on " + s.name(), new Change.AtSite(s.id()))).toList()));
+                            .map(s -> Remedy.of("it mounts on " + s.name(), new Change.AtSite(s.id()))).toList()).settledBy(Settle.By.SITE, "", "add a site"));
         }
         Optional<List<Gap>> gaps = facts.get(RestFact.REST);
         if (gaps.isEmpty()) {
@@ -58,14 +58,17 @@ public final class RestCheck implements Check {
         gaps.get().stream().filter(g -> spare(g) < -1e-6).sorted(Comparator.comparingDouble(RestCheck::spare)).forEach(g -> all.add(tight(g, c)));
         if (all.isEmpty()) {
             Optional<Gap> tightest = gaps.get().stream().filter(g -> !g.stands() && wantedMm(g) > 0).min(Comparator.comparingDouble(RestCheck::spare));
-            all.add(tightest.map(g -> Finding.of("rest", Severity.FINE, Quantity.mm(g.gapMm()) + " between " + g.feature() + " and " + g.neighbour().name(),
-                    "The tightest place at rest, axes at home; " + Quantity.mm(wantedMm(g)) + " is wanted.").measured(margin(g)).at(g.piece().id(), g.feature()))
-                    .orElseGet(() -> Finding.of("rest", c.machine().surroundings().neighbours().isEmpty() ? Severity.CANT_TELL : Severity.FINE,
-                            c.machine().surroundings().neighbours().isEmpty() ? "No neighbour is drawn on " + c.machine().name() : "Nothing within 40 mm of it",
-                            c.machine().surroundings().neighbours().isEmpty() ? "Whether it is in anything's way cannot be told; draw what is near on the machine's sheet."
-                                    : "At rest, axes at home.")));
+            all.add(tightest.map(RestCheck::clear).orElseGet(() -> c.machine().surroundings().neighbours().isEmpty()
+                    ? Finding.of("rest", Severity.CANT_TELL, "No neighbour is drawn on " + c.machine().name(),
+                            "Whether it is in anything's way cannot be told; draw what is near on the machine's sheet.").settledBy(Settle.By.NEIGHBOURS, "", "draw what is near")
+                    : Finding.of("rest", Severity.FINE, "Nothing within 40 mm of it", "At rest, axes at home.")));
         }
         return all;
+    }
+
+    private static Finding clear(Gap g) {
+        return Finding.of("rest", Severity.FINE, Quantity.mm(g.gapMm()) + " between " + g.feature() + " and " + g.neighbour().name(),
+                "The tightest place at rest, axes at home; " + Quantity.mm(wantedMm(g)) + " is wanted.").measured(margin(g)).at(g.piece().id(), g.feature());
     }
 
     private static double wantedMm(Gap g) {
@@ -116,7 +119,7 @@ public final class RestCheck implements Check {
         }
         cutAround(n, g.piece(), wantedMm(g), c.part()).ifPresent(remedies::add);
         return Finding.of(id, in || n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(g)).at(g.piece().id(), g.feature())
-                .with(remedies).ofLayout();
+                .with(remedies).about(Subject.LAYOUT);
     }
 
     /** Takes the neighbour's room out of the piece; what that leaves of it is tried out before it is offered. */

@@ -45,13 +45,13 @@ public final class SeatCheck implements Check {
         if (s.inTheWayMm() > FREE_MM) {
             return Finding.of(id, Severity.STOP, "The " + s.wayOf() + " of the " + which + " has no place: " + s.obstacle() + " stands " + Quantity.mm(s.inTheWayMm()) + " in its way",
                     "It cannot lie flat, and a driver or the iron does not get there straight. Move or turn a pattern, let it in deeper, or put the heads on the other side.")
-                    .at(s.screw().pieceId(), s.obstacle()).ofLayout();
+                    .at(s.screw().pieceId(), s.obstacle()).about(Subject.LAYOUT);
         }
         Margin m = new Margin(Math.rint(100 * s.bearing()), BEARS_PERCENT, Unit.PERCENT, true);
         if (m.spare() < 0) {
             return Finding.of(id, m.value() < 60 ? Severity.STOP : Severity.LOOK, "Only " + Quantity.show(m.value(), Unit.PERCENT) + " of the seat of the " + which + " bears",
                     "The rest hangs over an edge or a hole: it tilts when tightened. 90 % should bear (common practice).").measured(m)
-                    .at(s.screw().pieceId(), "").ofLayout();
+                    .at(s.screw().pieceId(), "").about(Subject.LAYOUT);
         }
         return Finding.of(id, Severity.FINE, "The " + s.screw().rowLabel() + " lie flat and can be reached", "Measured on the part along each screw, in three rings.")
                 .measured(m).at(s.screw().pieceId(), "");

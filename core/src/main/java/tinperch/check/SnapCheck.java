@@ -48,7 +48,7 @@ public final class SnapCheck implements Check {
         String material = c.part().material();
         if (Material.find(material).isEmpty()) {
             return Finding.of(id, Severity.CANT_TELL, "Whether the snap of the " + j.label() + " lives cannot be told", "The strain is " + Quantity.show(mm * perMm, Unit.PERCENT)
-                    + "; what “" + material + "” stands is not known. Choose a material of the table.");
+                    + "; what “" + material + "” stands is not known. Choose a material of the table.").settledBy(Settle.By.MATERIAL, "", "choose a material");
         }
         double limit = Material.find(material).get().snapStrainPercent();
         Margin m = new Margin(mm * perMm, limit, Unit.PERCENT, false);

@@ -75,7 +75,7 @@ public final class WallCheck implements Check {
         boolean gone = m.value() <= 0.005;
         return Finding.of(id, Severity.STOP, gone ? sentence(w.cavity().label()) + " breaks into " + name(w.beside(), w) : "Wall " + where + " is only " + Quantity.mm(m.value()),
                 "Under 1.6 mm it bulges when the insert goes in or tears out when the screw is tightened (common practice).")
-                .measured(m).at(w.piece().id(), w.cavity().feature()).with(widen(w, -m.spare(), c)).ofLayout();
+                .measured(m).at(w.piece().id(), w.cavity().feature()).with(widen(w, -m.spare(), c)).about(Subject.LAYOUT);
     }
 
     private static List<Remedy> widen(Wall w, double byMm, Case c) {

@@ -45,7 +45,8 @@ public record Assessment(List<Finding> findings, List<String> pending) {
         if (!pending.isEmpty()) {
             parts.add("judging…");
         }
-        return parts.isEmpty() ? "all fine" : String.join(", ", parts);
+        // Over what nobody looked at nothing is called fine.
+        return !parts.isEmpty() ? String.join(", ", parts) : findings.isEmpty() ? "not judged" : "all fine";
     }
 
     private static void say(List<String> parts, long n, String one, String many) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import tinperch.check.Check;
 import tinperch.check.Finding;
+import tinperch.check.Settle;
 import tinperch.check.Severity;
 import tinperch.fact.Facts;
 import tinperch.fact.FactsOnce;
@@ -41,7 +42,7 @@ public final class Judge {
             throw e;
         } catch (RuntimeException e) {
             return List.of(Finding.of("check." + check.about(), Severity.CANT_TELL, "The " + check.about() + " could not be judged",
-                    "The reckoning failed (" + e + "). Everything else stands; change the part a little and it is tried again."));
+                    "The reckoning failed (" + e + "). Everything else stands; change the part a little, or have it judged again.").settledBy(Settle.By.AGAIN, "", "judge it again"));
         }
     }
 }

@@ -10,6 +10,7 @@ import tinperch.check.Finding;
 import tinperch.check.Margin;
 import tinperch.check.Remedy;
 import tinperch.check.Severity;
+import tinperch.check.Subject;
 import tinperch.fact.Facts;
 import tinperch.fact.Stop;
 import tinperch.part.Way;
@@ -46,7 +47,7 @@ public final class Prover {
             stop.check();
             attempt(f, r, c, now, facts, MOST_PULLS).filter(t -> all.stream().noneMatch(o -> o.remedy().label().equals(t.remedy().label()))).ifPresent(all::add);
         }
-        if (f.layout() && f.severity() == Severity.STOP) {
+        if (f.subject() == Subject.LAYOUT && f.severity() == Severity.STOP) {
             int ways = 0;
             for (Way w : ways(c)) {
                 stop.check();
@@ -85,7 +86,7 @@ public final class Prover {
             return Optional.empty();
         }
         Assessment after = Judge.judge(next, facts.apply(next));
-        if (after.findings().stream().anyMatch(x -> x.id().equals("part") && !f.id().equals("part"))) {
+        if (after.findings().stream().anyMatch(x -> x.subject() == Subject.NO_PART && f.subject() != Subject.NO_PART)) {
             return Optional.empty();
         }
         Optional<Finding> there = after.findings().stream().filter(x -> x.id().equals(f.id())).findFirst();

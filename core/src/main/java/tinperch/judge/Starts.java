@@ -3,6 +3,7 @@ package tinperch.judge;
 import java.util.List;
 import java.util.function.Function;
 import tinperch.check.Severity;
+import tinperch.check.Subject;
 import tinperch.fact.Facts;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
@@ -21,7 +22,7 @@ public final class Starts {
     }
 
     private static long stops(Case c, Function<Case, Facts> facts) {
-        return Judge.judge(c, facts.apply(c)).findings().stream().filter(f -> f.severity() == Severity.STOP && !(f.id().equals("bed"))).count();
+        return Judge.judge(c, facts.apply(c)).findings().stream().filter(f -> f.severity() == Severity.STOP && f.subject() != Subject.PRINTING).count();
     }
 
     /** The part with its values. Where it is printed does not count. */

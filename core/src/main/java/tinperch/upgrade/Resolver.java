@@ -145,10 +145,10 @@ public final class Resolver {
         boolean rod = n.form() == Neighbour.Form.CYLINDER;
         Placement stands = new Placement(middle, Vec3.X, Vec3.Y, Vec3.Z);
         Vec3 s = n.size();
-        if (rod && n.along().equals("x")) {
+        if (rod && n.direction() == Vec3.X) {
             stands = new Placement(middle, Vec3.Y, Vec3.Z, Vec3.X);
             s = new Vec3(s.y(), s.z(), s.x());
-        } else if (rod && n.along().equals("y")) {
+        } else if (rod && n.direction() == Vec3.Y) {
             stands = new Placement(middle, Vec3.Z, Vec3.X, Vec3.Y);
             s = new Vec3(s.z(), s.x(), s.y());
         }
@@ -157,12 +157,10 @@ public final class Resolver {
 
     private Ref ofNeighbour(String id) {
         Neighbour n = neighbour(id);
-        double x = n.size().x();
-        double y = n.size().y();
-        double z = n.size().z();
-        double across = n.along().equals("x") ? y : x;
-        double other = n.along().equals("z") ? y : z;
-        double length = n.along().equals("x") ? x : n.along().equals("y") ? y : z;
+        Vec3 along = n.direction();
+        double across = along == Vec3.X ? n.size().y() : n.size().x();
+        double other = along == Vec3.Z ? n.size().y() : n.size().z();
+        double length = n.size().dot(along);
         return n.form() == Neighbour.Form.CYLINDER ? new RodRef(n.name(), across, length, AS_IT_STANDS)
                 : new ProfileRef(n.name(), across, other, 0, AS_IT_STANDS);
     }

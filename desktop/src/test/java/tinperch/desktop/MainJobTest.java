@@ -14,10 +14,8 @@ import org.testng.annotations.Test;
 import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
-import tinperch.desktop.look.Ui;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
-import tinperch.measure.HolePair;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.solid.Mesh;
 import tinperch.upgrade.Revision;
@@ -99,7 +97,7 @@ public class MainJobTest extends WindowTest {
         assertTrue(last.recipe().orElseThrow().refs().byRole().get("mount").known().isMeasured(), "what it was made from is kept with it");
         assertEquals(last.pieces().size(), 1, "and the mesh");
         goTo(BLOWER, Station.VERDICT);
-        need("rung-5");
+        need("rung-p1-5");
         assertTrue(text("state-verdict").startsWith("5 kept"), text("state-verdict"));
     }
 
@@ -158,7 +156,7 @@ public class MainJobTest extends WindowTest {
     @Test
     public void aRevisionsLifeIsWrittenDownAndItCanBeShapedOn() throws Exception {
         goTo(BLOWER, Station.VERDICT);
-        click("rung-3");
+        click("rung-p1-3");
         type("life-hours", "160 h");
         assertEquals(desk.state().revisionsOf(BLOWER).get(2).life().hours(), 160.0);
         type("life-note", "Insert D pulled out, again");
@@ -187,11 +185,6 @@ public class MainJobTest extends WindowTest {
         waitFor(() -> focused().equals("field-plate.thickness"), "no field has the focus: " + focused() + " " + desk.litProperty().get());
         robot.push(KeyCode.LEFT).push(KeyCode.UP);
         assertEquals(desk.workshop().undoLabel().isEmpty(), true, "looking changes nothing");
-    }
-
-    private String focused() {
-        javafx.scene.Node n = stage.getScene().getFocusOwner();
-        return n == null ? "" : Ui.idOf(n);
     }
 
     @Test

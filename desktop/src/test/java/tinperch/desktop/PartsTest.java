@@ -17,7 +17,6 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
-import tinperch.desktop.look.Ui;
 import tinperch.desktop.window.Packing;
 import tinperch.machine.Machine;
 import tinperch.part.bind.Binding;
@@ -26,11 +25,6 @@ import tinperch.upgrade.Upgrade;
 
 /** Kinds of part, several parts, pieces, features and places in the real window. */
 public class PartsTest extends WindowTest {
-    private String focused() {
-        javafx.scene.Node n = stage.getScene().getFocusOwner();
-        return n == null ? "" : Ui.idOf(n);
-    }
-
     @Test
     public void aKindIsFoundByTypingAndMadeBesideThePartThatIsThere() throws Exception {
         goTo("avocet-blower", Station.SHAPE);
@@ -58,7 +52,7 @@ public class PartsTest extends WindowTest {
         goTo("avocet-blower", Station.TROUBLE);
         robot.push(KeyCode.F2);
         WaitForAsyncUtils.waitForFxEvents();
-        waitFor(() -> focused().equals("reading-BD.outside"), "the keyboard is at " + focused());
+        waitForFocus("reading-BD.outside"::equals);
         assertTrue(text("known-mount").contains("measured 3 times"), text("known-mount"));
         onFx(() -> {
             ComboBox<?> to = (ComboBox<?>) find("bind-tool");

@@ -215,6 +215,20 @@ public abstract class WindowTest {
         }
     }
 
+    /** Name of the node that has the keyboard; empty when it has none. */
+    protected String focused() {
+        Node n = stage.getScene().getFocusOwner();
+        return n == null ? "" : Ui.idOf(n);
+    }
+
+    protected void waitForFocus(java.util.function.Predicate<String> on) {
+        try {
+            WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> onFx(() -> on.test(focused())));
+        } catch (TimeoutException e) {
+            throw new AssertionError("the keyboard is at “" + focused() + "” in " + desk.place(), e);
+        }
+    }
+
     /** Waits until everything that can be told of what is looked at has been told. */
     protected void waitForPicture() {
         waitFor(() -> desk.settledProperty().get(), "the judgement never ends");

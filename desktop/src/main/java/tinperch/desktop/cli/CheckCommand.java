@@ -5,12 +5,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine;
 import tinperch.check.Finding;
 import tinperch.check.Margin;
 import tinperch.check.Remedy;
+import tinperch.check.Settle;
 import tinperch.check.Severity;
 import tinperch.files.json.Json;
 import tinperch.judge.Judge;
@@ -36,11 +39,15 @@ public final class CheckCommand implements Callable<Integer> {
     record Report(String machine, String upgrade, String part, List<Said> findings) {}
 
     /** A finding as documented in docs/WORKSHOP-FORMAT.md. */
-    record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies) {
+    record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies, String settledBy) {
+        static String word(Severity s) {
+            return s.name().toLowerCase(java.util.Locale.ROOT);
+        }
+
         static Said of(Finding f) {
             Optional<Margin> m = f.margin();
-            return new Said(f.severity().name().toLowerCase(java.util.Locale.ROOT), f.id(), f.what(), f.why(), m.map(Margin::value).orElse(null),
-                    m.map(Margin::limit).orElse(null), m.map(x -> x.unit().symbol()).orElse(null), f.pieceId(), f.feature(), f.remedies().stream().map(Cure::of).toList());
+            return new Said(word(f.severity()), f.id(), f.what(), f.why(), m.map(Margin::value).orElse(null),
+                    m.map(Margin::limit).orElse(null), m.map(x -> x.unit().symbol()).orElse(null), f.pieceId(), f.feature(), f.remedies().stream().map(Cure::of).toList(), f.settle().map(Settle::label).orElse(null));
         }
     }
 
@@ -83,8 +90,8 @@ public final class CheckCommand implements Callable<Integer> {
     }
 
     private static int worst(List<Report> reports, List<String> problems) {
-        List<String> all = reports.stream().flatMap(r -> r.findings.stream()).map(Said::severity).toList();
-        return all.contains("stop") ? 2 : all.contains("cant_tell") || !problems.isEmpty() ? 3 : 0;
+        Set<String> all = reports.stream().flatMap(r -> r.findings.stream()).map(Said::severity).collect(Collectors.toSet());
+        return all.contains(Said.word(Severity.STOP)) ? 2 : all.contains(Said.word(Severity.CANT_TELL)) || !problems.isEmpty() ? 3 : 0;
     }
 
     private static void print(Report r) {

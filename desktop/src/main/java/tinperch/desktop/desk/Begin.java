@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import tinperch.catalogue.UsualThing;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
+import tinperch.machine.book.Component;
 import tinperch.machine.model.Model;
 import tinperch.machine.space.Site;
 import tinperch.measure.sheet.Sheet;
@@ -103,7 +105,7 @@ public final class Begin {
             if (read.isPresent()) {
                 part = part.bound(role.id(), new Binding.OnSheet(read.get().id(), role.usual()));
             } else if (!role.optional() && !role.usual().isEmpty()) {
-                part = part.bound(role.id(), new Binding.Usual(role.usual()));
+                part = part.bound(role.id(), fitted(machine, role).orElseGet(() -> new Binding.Usual(role.usual())));
             }
         }
         List<Site> sites = machine.surroundings().sites();
@@ -115,5 +117,12 @@ public final class Begin {
                 desk.show(chosen.id());
             });
         });
+    }
+
+    /** What the machine's book has for a role: the component of its size fitted last. */
+    private static Optional<Binding> fitted(Machine machine, Role<?> role) {
+        return machine.book().at(LocalDate.now(), "").components().stream()
+                .filter(c -> UsualThing.byId(c.usual()).filter(u -> role.kind().sheetKinds().contains(u.kind())).isPresent())
+                .max(Comparator.comparing(Component::on)).map(c -> new Binding.OfComponent(c.id()));
     }
 }

@@ -15,6 +15,8 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import tinperch.check.Remedy;
+import tinperch.check.Settle;
+import tinperch.check.Subject;
 import tinperch.desktop.look.Theme;
 import tinperch.fact.DrawingFact.Drawing;
 import tinperch.judge.Assessment;
@@ -65,6 +67,7 @@ public final class Desk implements AutoCloseable {
     private final Map<String, String> shownParts = new HashMap<>();
     private final ReadOnlyBooleanWrapper settled = new ReadOnlyBooleanWrapper(true);
     private Case looked;
+    private Settle wanted;
 
     public Desk(Workshop workshop) {
         this.workshop = workshop;
@@ -201,6 +204,35 @@ public final class Desk implements AutoCloseable {
     /** The mark the part shown will carry; empty when there is no part. */
     public String mark() {
         return upgrade().flatMap(u -> part().map(p -> state().nextMark(u.id(), p.id()))).orElse("");
+    }
+
+    /** Whether there is a part that can be kept and written: it was drawn, and nothing says that it cannot be built. */
+    public boolean hasPart() {
+        return drawing.get() != null && looked != null && assessment.get().findings().stream().noneMatch(f -> f.subject() == Subject.NO_PART);
+    }
+
+    /** Leads to where something can be settled; the view there asks what was wanted. */
+    public void settle(Settle settle) {
+        wanted = settle;
+        switch (settle.by()) {
+            case MEASURE -> goTo(Station.MEASURE);
+            case MATERIAL -> goTo(Station.PRINT);
+            case SITE, NEIGHBOURS, MODEL -> machine().ifPresent(this::goTo);
+            case AGAIN -> {
+                looked = null;
+                changed();
+            }
+        }
+    }
+
+    /** What the person was led here for, once; empty when it is none of these. */
+    public Optional<Settle> wanted(Settle.By... any) {
+        Settle now = wanted;
+        if (now == null || !List.of(any).contains(now.by())) {
+            return Optional.empty();
+        }
+        wanted = null;
+        return Optional.of(now);
     }
 
     /** Makes a remedy an undoable step. */

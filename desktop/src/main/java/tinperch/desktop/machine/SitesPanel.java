@@ -145,6 +145,11 @@ final class SitesPanel extends Column {
         known.setText(Quantity.mm(s.halfWidthMm()));
     }
 
+    /** A new one, from its name on. */
+    void begin() {
+        name.requestFocus();
+    }
+
     private void put() {
         try {
             Vec3 place = new Vec3(Quantity.parse(at[0].getText(), Unit.MM), Quantity.parse(at[1].getText(), Unit.MM),

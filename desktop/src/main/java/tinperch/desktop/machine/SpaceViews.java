@@ -131,7 +131,7 @@ final class SpaceViews extends Drawing {
             g.setStroke(line);
             g.setLineWidth(n.id().equals(chosen) ? 2.2 : 1.1);
             boolean round = n.form() == Neighbour.Form.CYLINDER
-                    && (n.along().equals("z") ? v == plan : n.along().equals("y") ? v == front : v == side);
+                    && v == (n.direction() == Vec3.Z ? plan : n.direction() == Vec3.Y ? front : side);
             if (round) {
                 g.fillOval(b[0], b[1], b[2], b[3]);
                 g.strokeOval(b[0], b[1], b[2], b[3]);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -17,6 +18,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import tinperch.check.Settle;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
@@ -122,13 +124,25 @@ public final class StandingSheet extends Scroller implements View {
     /** Scrolls to a panel of the sheet. */
     private Node way(String name, Supplier<Node> panel) {
         Hyperlink link = Ui.id(new Hyperlink(name), "way-" + name.split(" ")[name.startsWith("The") ? 1 : 0].toLowerCase(Locale.ROOT));
-        link.setOnAction(e -> {
-            makeAll();
-            applyCss();
-            layout();
-            scrollTo(panel.get());
-        });
+        link.setOnAction(e -> goTo(panel));
         return link;
+    }
+
+    private void goTo(Supplier<? extends Node> panel) {
+        makeAll();
+        applyCss();
+        layout();
+        scrollTo(panel.get());
+    }
+
+    /** What somebody was led here for. */
+    private void showWanted() {
+        desk.wanted(Settle.By.SITE, Settle.By.NEIGHBOURS, Settle.By.MODEL).ifPresent(s -> Platform.runLater(() -> {
+            goTo(s.by() == Settle.By.MODEL ? () -> models : () -> space);
+            if (s.by() != Settle.By.MODEL) {
+                space.begin(s.by());
+            }
+        }));
     }
 
     /** Whether it is some machine's and all of its panels are there. */
@@ -172,6 +186,7 @@ public final class StandingSheet extends Scroller implements View {
         if (!later.isEmpty()) {
             next.playFromStart();
         }
+        showWanted();
         if (shownState == desk.state()) {
             return;
         }

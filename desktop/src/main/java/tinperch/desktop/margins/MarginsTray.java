@@ -17,7 +17,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
-import tinperch.check.Margin;
 import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
@@ -31,12 +30,16 @@ import tinperch.judge.Assessment;
 /** The findings of the part looked at, tightest first; in view on every station. They arrive as they are judged. */
 public final class MarginsTray extends VBox {
     private static final double REMEDY_WIDTH = 270;
+    private static final String FOLDED = "margins folded";
+    private static final PseudoClass FOLDED_STATE = PseudoClass.getPseudoClass("folded");
     private static final PseudoClass EMPTY = PseudoClass.getPseudoClass("empty");
 
     private final Desk desk;
     private final Label count = Ui.id(Ui.label("", "faint"), "tray-count");
     private final Label after = Ui.label("", "after");
     private final VBox rows = new VBox();
+    private final Scroller scroll;
+    private final Button fold = Ui.id(new Button("Margins"), "fold-margins");
     private Map<String, Row> shown = new HashMap<>();
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> fill();
     private final ChangeListener<Assessment> onPreview = (o, a, b) -> showPreview(b);
@@ -51,12 +54,18 @@ public final class MarginsTray extends VBox {
     public MarginsTray(Desk desk) {
         this.desk = desk;
         getStyleClass().add("tray");
-        HBox head = new HBox(12, Ui.label("Margins", "section"), count, Ui.spring(), after);
+        fold.getStyleClass().add("fold");
+        fold.setOnAction(e -> {
+            desk.workshop().setPreference(FOLDED, folded() ? "no" : "yes");
+            showFolded();
+        });
+        HBox head = new HBox(12, fold, count, Ui.spring(), after);
         head.getStyleClass().add("tray-head");
         head.setAlignment(Pos.BASELINE_LEFT);
-        Scroller scroll = new Scroller(rows);
+        scroll = new Scroller(rows);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(head, scroll);
+        showFolded();
         desk.assessmentProperty().addListener(onAssessment);
         desk.previewProperty().addListener(onPreview);
         desk.theme().paletteProperty().addListener(onPalette);
@@ -68,6 +77,19 @@ public final class MarginsTray extends VBox {
         desk.assessmentProperty().removeListener(onAssessment);
         desk.previewProperty().removeListener(onPreview);
         desk.theme().paletteProperty().removeListener(onPalette);
+    }
+
+    private boolean folded() {
+        return desk.workshop().preference(FOLDED).map("yes"::equals).orElse(false);
+    }
+
+    /** Folded it is its first finding, so that the page has the height; it stays as it was left. */
+    private void showFolded() {
+        boolean is = folded();
+        fold.setGraphic(Ui.icon(is ? "mdi2c-chevron-up" : "mdi2c-chevron-down"));
+        Ui.tip(fold, is ? "Show all margins" : "Fold to the tightest");
+        pseudoClassStateChanged(FOLDED_STATE, is);
+        scroll.setVvalue(0);
     }
 
     private void fill() {
@@ -137,6 +159,11 @@ public final class MarginsTray extends VBox {
             b.setMaxWidth(REMEDY_WIDTH);
             buttons.getChildren().add(b);
         }
+        f.settle().ifPresent(s -> {
+            Button b = Ui.id(Ui.button(s.label(), "mdi2a-arrow-right", () -> desk.settle(s)), "settle-" + f.id());
+            b.getStyleClass().add("settle");
+            buttons.getChildren().add(b);
+        });
         g.add(buttons, 3, 0);
         if (!f.feature().isEmpty()) {
             g.setOnMouseEntered(e -> desk.litProperty().set(lit(f)));

@@ -99,6 +99,8 @@ public final class ReadingsPane extends BorderPane implements View {
     public void focusFirstMissing() {
         javafx.application.Platform.runLater(() -> {
             if (shown != null) {
+                // What scrolls takes its cells in only when it is styled.
+                applyCss();
                 shown.firstMissing().requestFocus();
             }
         });
@@ -162,7 +164,11 @@ public final class ReadingsPane extends BorderPane implements View {
             right.getChildren().setAll(shown.side());
             VBox.setVgrow(shown.side(), Priority.ALWAYS);
         }
-        left.getChildren().setAll(tabs, naming, scrolls ? scrolled(shown.cells()) : shown.cells());
+        List<Node> wanted = List.of(tabs, naming, scrolls ? scrolled(shown.cells()) : shown.cells());
+        // What is taken out of the window, be it to be put back, loses the keyboard.
+        if (!left.getChildren().equals(wanted)) {
+            left.getChildren().setAll(wanted);
+        }
         name.refresh(e.sheet().name());
         remove.setVisible(e.remove() != null);
         shown.refresh(e);

@@ -134,6 +134,11 @@ public final class Shots {
             desk.goTo(blower, Station.SHAPE);
             ((javafx.scene.control.ToggleButton) find("#cut-x")).fire();
         });
+        detail("folded", () -> {
+            desk.goTo(desk.state().upgrade("ruff-fume").orElseThrow(), Station.SHAPE);
+            ((Button) find("#fold-margins")).fire();
+        });
+        detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));

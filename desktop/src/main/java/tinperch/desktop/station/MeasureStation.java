@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.scene.layout.Priority;
+import tinperch.check.Settle;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
@@ -73,5 +75,6 @@ final class MeasureStation extends VBox implements View {
     public void refresh() {
         roles.refresh();
         pane.refresh();
+        desk.wanted(Settle.By.MEASURE).ifPresent(s -> Platform.runLater(() -> roles.open(s.of())));
     }
 }

@@ -158,7 +158,7 @@ final class PrintStation extends Scroller implements View {
 
     private void keep() {
         Drawing d = desk.drawingProperty().get();
-        if (part().isEmpty() || d == null || desk.looked().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
+        if (part().isEmpty() || !desk.hasPart()) {
             complain(reasonComplaint, "There is no finished part to keep yet; shape one first.");
             return;
         }
@@ -188,7 +188,7 @@ final class PrintStation extends Scroller implements View {
 
     private void export(PartExport.Format format) {
         Drawing d = desk.drawingProperty().get();
-        if (d == null || part().isEmpty() || desk.looked().isEmpty() || desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().equals("part"))) {
+        if (part().isEmpty() || !desk.hasPart()) {
             complain(exportComplaint, "There is no finished part to write yet.");
             return;
         }

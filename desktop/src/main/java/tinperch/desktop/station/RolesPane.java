@@ -1,10 +1,12 @@
 package tinperch.desktop.station;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -18,6 +20,7 @@ import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.FormFact;
 import tinperch.machine.Machine;
+import tinperch.machine.book.Component;
 import tinperch.machine.model.Model;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
@@ -41,6 +44,7 @@ final class RolesPane extends GridPane {
     private final Desk desk;
     private final String upgradeId;
     private final Consumer<String> open;
+    private List<Object> shown;
 
     /** One thing a role can be bound to. */
     private record Option(String label, Binding binding) {
@@ -69,8 +73,23 @@ final class RolesPane extends GridPane {
     }
 
     void refresh() {
-        getChildren().clear();
         Optional<Case> c = desk.looked();
+        List<Object> now = List.of(c.map(Case::recipe), c.map(Case::part), c.map(x -> x.machine().sheets()), c.map(x -> x.machine().surroundings()),
+                c.map(x -> x.machine().models()), c.map(x -> x.machine().book()), c.map(Case::upgrade));
+        if (now.equals(shown)) {
+            return;
+        }
+        shown = now;
+        Node focus = getScene() == null ? null : getScene().getFocusOwner();
+        String had = focus == null || Ui.find(this, Ui.idOf(focus)) != focus ? "" : Ui.idOf(focus);
+        fill(c);
+        if (!had.isEmpty()) {
+            Optional.ofNullable(Ui.find(this, had)).ifPresent(Node::requestFocus);
+        }
+    }
+
+    private void fill(Optional<Case> c) {
+        getChildren().clear();
         if (c.isEmpty()) {
             add(Ui.text("Nothing is asked for yet. Choose a kind of part first: it is made from usual sizes and then lists here exactly what it wants to be read. Or read "
                     + "what lies before you.", "faint"), 0, 0, 5, 1);
@@ -107,6 +126,16 @@ final class RolesPane extends GridPane {
         getChildren().forEach(n -> GridPane.setValignment(n, VPos.CENTER));
     }
 
+    /** Opens the sheet of a role, or where there is none takes the keyboard to what it can be bound to. */
+    void open(String roleId) {
+        Node measure = Ui.find(this, "measure-" + roleId);
+        if (measure instanceof Button b && !b.isDisabled()) {
+            b.fire();
+        } else {
+            Optional.ofNullable(Ui.find(this, "bind-" + roleId)).ifPresent(Node::requestFocus);
+        }
+    }
+
     private Button button(Role<?> role, PartDesign part, Binding now) {
         boolean sheet = now instanceof Binding.OnSheet;
         Button b = Ui.id(Ui.button(sheet ? "Read it" : "Measure it", "mdi2r-ruler", () -> {
@@ -125,7 +154,7 @@ final class RolesPane extends GridPane {
     private void measure(PartDesign part, Role<?> role, Binding now) {
         String usual = now instanceof Binding.Usual u ? u.usualId() : role.usual();
         String kind = UsualThing.byId(usual).map(UsualThing::kind).orElse(role.kind().sheetKinds().get(0));
-        String id = upgradeId + "." + (part.id().equals("p1") ? "" : part.id() + ".") + role.id();
+        String id = upgradeId + "." + (isFirst(part) ? "" : part.id() + ".") + role.id();
         Sheet sheet = machine().sheet(id).filter(s -> role.kind().sheetKinds().contains(s.kind()))
                 .orElseGet(() -> Sheet.empty(id, SheetKind.of(kind).orElseThrow()).named(role.label()));
         desk.workshop().edit("measure the " + role.label(), s -> {
@@ -135,9 +164,15 @@ final class RolesPane extends GridPane {
         open.accept(id);
     }
 
+    /** The upgrade's first part has the sheets that were read before there was any. */
+    private boolean isFirst(PartDesign part) {
+        return desk.state().upgrade(upgradeId).filter(u -> u.parts().get(0).id().equals(part.id())).isPresent();
+    }
+
     private void bind(PartDesign part, Role<?> role, Binding binding, String label) {
         desk.edits().make(upgradeId, part.bound(role.id(), binding), label).ifPresent(why -> {
             desk.warn(why);
+            shown = null;
             refresh();
         });
     }
@@ -161,6 +196,10 @@ final class RolesPane extends GridPane {
             for (Model m : machine().models()) {
                 all.add(new Option("model: " + m.name(), new Binding.OfModel(m.id())));
             }
+        }
+        for (Component b : machine().book().at(LocalDate.now(), "").components()) {
+            UsualThing.byId(b.usual()).filter(u -> role.kind().sheetKinds().contains(u.kind()))
+                    .ifPresent(u -> all.add(new Option("fitted: " + b.name(), new Binding.OfComponent(b.id()))));
         }
         for (Neighbour n : machine().surroundings().neighbours()) {
             if (role.kind().equals(RodRef.KIND) && n.form() == Neighbour.Form.CYLINDER || role.kind().equals(ProfileRef.KIND) && n.form() == Neighbour.Form.PROFILE) {

@@ -149,7 +149,7 @@ final class VerdictStation extends BorderPane implements View {
         VBox text = new VBox(1, line);
         Label why = Ui.label(r.reason() + (r.life().note().isEmpty() ? "" : " — " + r.life().note()), "rung-reason");
         text.getChildren().add(why);
-        Button b = Ui.id(new Button(null, text), "rung-" + (r.partId().equals("p1") ? "" : r.partId() + "-") + r.number());
+        Button b = Ui.id(new Button(null, text), "rung-" + r.partId() + "-" + r.number());
         b.setAccessibleText(r.mark() + ", " + r.life().end().label());
         b.getStyleClass().add("rung");
         b.setMaxWidth(Double.MAX_VALUE);

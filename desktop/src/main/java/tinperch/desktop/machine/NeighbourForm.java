@@ -1,0 +1,239 @@
+package tinperch.desktop.machine;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import tinperch.desktop.look.Column;
+import tinperch.desktop.look.Ui;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Group;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.NeighbourMesh;
+import tinperch.machine.space.Surroundings;
+import tinperch.measure.sheet.Sheet;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.QuantityException;
+import tinperch.quantity.Unit;
+import tinperch.solid.Vec3;
+import java.util.function.BiFunction;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+
+/** One neighbour in a few fields: a new one, or the one chosen. */
+final class NeighbourForm extends Column {
+    private final Supplier<Machine> machine;
+    private final BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit;
+    private final Runnable unchoose;
+    private final TextField name = Ui.id(new TextField(), "neighbour-name");
+    private final ComboBox<String> kind = choice("neighbour-kind");
+    private final ComboBox<String> form = choice("neighbour-form");
+    private final ComboBox<String> along = choice("neighbour-along");
+    private final ComboBox<String> of = choice("neighbour-of");
+    private final ComboBox<String> turn = choice("neighbour-turn");
+    private final ComboBox<String> group = choice("neighbour-group");
+    private final HBox sizes;
+    private final Map<String, String> idsByName = new LinkedHashMap<>();
+    private final TextField[] at = numbers("neighbour-at", "x", "y", "z");
+    private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
+    private final TextField clearance = number("neighbour-clearance", "free");
+    private final TextField temp = number("neighbour-temp", "°C");
+    private final Label complaint = Ui.id(Ui.text("", "complaint"), "neighbour-complaint");
+    private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "neighbour-put");
+    private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "neighbour-remove");
+    private Neighbour editing;
+
+    /**
+     * @param edit makes an edit under a label; answers why not, or empty
+     * @param unchoose told when the one chosen is taken away
+     */
+    NeighbourForm(Supplier<Machine> machine, BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Runnable unchoose) {
+        super(5);
+        this.machine = machine;
+        this.edit = edit;
+        this.unchoose = unchoose;
+        name.setPromptText("a neighbour, such as hot block");
+        HBox.setHgrow(name, Priority.ALWAYS);
+        for (Neighbour.Kind k : Neighbour.Kind.values()) {
+            kind.getItems().add(k.label());
+        }
+        for (Neighbour.Form f : Neighbour.Form.values()) {
+            form.getItems().add(f.label());
+        }
+        along.getItems().addAll("along x", "along y", "along z");
+        turn.getItems().addAll("not turned", "turned 90°", "turned 180°", "turned 270°");
+        along.getSelectionModel().select(2);
+        turn.getSelectionModel().select(0);
+        form.setOnAction(e -> fitForm());
+        of.setMaxWidth(180);
+        sizes = line("size", size);
+        kind.getSelectionModel().select(0);
+        form.getSelectionModel().select(0);
+        put.getStyleClass().add("accent");
+        getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group), new HBox(6, of, turn),
+                line("lowest corner", at), sizes, line("free around, at", clearance, temp),
+                new HBox(6, put, remove), complaint);
+        for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
+            f.setOnAction(e -> put());
+        }
+        complain("");
+        take(null);
+    }
+
+    /** Shows what the chosen form needs, and only that. */
+    private void fitForm() {
+        Neighbour.Form f = form();
+        show(along, f != Neighbour.Form.BOX);
+        show(of, f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
+        show(turn, f == Neighbour.Form.MODEL);
+        show(sizes, f != Neighbour.Form.MODEL);
+        of.setPromptText(f == Neighbour.Form.PLATE ? "holes as read on" : "which model");
+        String was = of.getValue();
+        idsByName.clear();
+        if (f == Neighbour.Form.PLATE) {
+            machine.get().sheets().stream().filter(Sheet::isPattern).forEach(s -> idsByName.put(s.name(), s.id()));
+        } else if (f == Neighbour.Form.MODEL) {
+            machine.get().models().forEach(m -> idsByName.put(m.name(), m.id()));
+        }
+        if (!of.getItems().equals(List.copyOf(idsByName.keySet()))) {
+            of.getItems().setAll(idsByName.keySet());
+        }
+        of.setValue(was != null && idsByName.containsKey(was) ? was : null);
+    }
+
+    private static void show(Node n, boolean wanted) {
+        n.setVisible(wanted);
+        n.setManaged(wanted);
+    }
+
+    private Neighbour.Form form() {
+        return Neighbour.Form.values()[Math.max(0, form.getSelectionModel().getSelectedIndex())];
+    }
+
+    private HBox line(String label, TextField... fields) {
+        Label l = Ui.label(label, "faint");
+        l.setMinWidth(96);
+        HBox row = new HBox(6, l);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getChildren().addAll(fields);
+        return row;
+    }
+
+    private ComboBox<String> choice(String id) {
+        return Ui.id(new ComboBox<>(), id);
+    }
+
+    private TextField number(String id, String prompt) {
+        TextField f = Ui.id(new TextField(), id);
+        f.setPromptText(prompt);
+        f.setPrefColumnCount(5);
+        return f;
+    }
+
+    private TextField[] numbers(String id, String... prompts) {
+        TextField[] all = new TextField[prompts.length];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = number(id + "-" + "xyz".charAt(i), prompts[i]);
+        }
+        return all;
+    }
+
+    void refresh(Machine m) {
+        Surroundings s = m.surroundings();
+        fitForm();
+        String was = group.getValue();
+        group.getItems().setAll("stands still");
+        for (Group g : s.groups()) {
+            group.getItems().add(g.name());
+        }
+        group.setValue(was != null && group.getItems().contains(was) ? was : "stands still");
+        if (editing != null) {
+            take(s.neighbours().stream().filter(n -> n.id().equals(editing.id())).findFirst().orElse(null));
+        }
+    }
+
+    /** A new one, from its name on. */
+    void begin() {
+        take(null);
+        name.requestFocus();
+    }
+
+    void take(Neighbour n) {
+        editing = n;
+        complain("");
+        put.setText(n == null ? "Add it" : "Change it");
+        remove.setVisible(n != null);
+        name.setText(n == null ? "" : n.name());
+        kind.getSelectionModel().select(n == null ? 0 : n.kind().ordinal());
+        form.getSelectionModel().select(n == null ? 0 : n.form().ordinal());
+        along.getSelectionModel().select(n == null ? 2 : Math.max(0, "xyz".indexOf(n.along())));
+        turn.getSelectionModel().select(n == null ? 0 : (int) Math.round(n.turnDeg() / 90) & 3);
+        fitForm();
+        of.setValue(n == null ? null : idsByName.entrySet().stream().filter(e -> e.getValue().equals(n.of())).map(Map.Entry::getKey)
+                .findFirst().orElse(null));
+        group.setValue(n == null || n.group().isEmpty() ? "stands still" : n.group());
+        double[] a = n == null ? null : new double[] {n.corner().x(), n.corner().y(), n.corner().z()};
+        double[] s = n == null ? null : new double[] {n.size().x(), n.size().y(), n.size().z()};
+        for (int i = 0; i < 3; i++) {
+            at[i].setText(a == null ? "" : Quantity.plain(a[i], Unit.MM));
+            size[i].setText(s == null ? "" : Quantity.plain(s[i], Unit.MM));
+        }
+        clearance.setText(n == null ? "" : Quantity.mm(n.clearanceMm()));
+        temp.setText(n == null || n.tempC() == 0 ? "" : Quantity.show(n.tempC(), Unit.CELSIUS));
+    }
+
+    private void put() {
+        try {
+            Neighbour.Form f = form();
+            String way = "xyz".substring(Math.max(0, along.getSelectionModel().getSelectedIndex())).substring(0, 1);
+            String which = of.getValue() == null ? "" : idsByName.getOrDefault(of.getValue(), "");
+            double turned = 90 * Math.max(0, turn.getSelectionModel().getSelectedIndex());
+            Neighbour n = new Neighbour(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
+                    "stands still".equals(group.getValue()) ? "" : group.getValue(),
+                    Neighbour.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())],
+                    f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), way, value(clearance, Unit.MM, 3),
+                    value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0);
+            Neighbour made = machine.get().model(which).filter(m -> f == Neighbour.Form.MODEL)
+                    .map(m -> n.sized(NeighbourMesh.laidDown(m.sizeMm(), n.direction(), turned))).orElse(n);
+            boolean fresh = editing == null;
+            Optional<String> why = edit.apply((fresh ? "add " : "change ") + made.name(), s -> s.with(made));
+            complain(why.orElse(""));
+            if (why.isEmpty() && fresh) {
+                take(null);
+                name.requestFocus();
+            }
+        } catch (QuantityException e) {
+            complain(e.getMessage());
+        }
+    }
+
+    private void remove() {
+        Neighbour n = editing;
+        take(null);
+        unchoose.run();
+        edit.apply("remove " + n.name(), s -> s.without(n.id()));
+    }
+
+    private static Vec3 vector(TextField[] f) {
+        return new Vec3(Quantity.parse(f[0].getText(), Unit.MM), Quantity.parse(f[1].getText(), Unit.MM),
+                Quantity.parse(f[2].getText(), Unit.MM));
+    }
+
+    private static double value(TextField f, Unit unit, double otherwise) {
+        return f.getText().isBlank() ? otherwise : Quantity.parse(f.getText(), unit);
+    }
+
+    private void complain(String why) {
+        complaint.setText(why);
+        complaint.setVisible(!why.isEmpty());
+        complaint.setManaged(!why.isEmpty());
+    }
+}

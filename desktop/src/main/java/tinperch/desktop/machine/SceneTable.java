@@ -1,0 +1,99 @@
+package tinperch.desktop.machine;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import tinperch.desktop.sheet.Turntable;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Shape;
+import tinperch.machine.space.Surroundings;
+import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
+import tinperch.solid.view.FeatureEdges;
+import java.util.function.Consumer;
+import tinperch.desktop.look.Theme;
+
+/** A machine's neighbours on the turntable, shifted as its axes move. */
+final class SceneTable {
+    private final Turntable table;
+    private final List<Neighbour> solids = new ArrayList<>();
+    private final List<FeatureEdges.Edge> edges = new ArrayList<>();
+    private Surroundings shown = Surroundings.NONE;
+    private Map<String, Shape> shapes = Map.of();
+    private Mesh gathered;
+    private int[] firstPoint;
+    private int[] firstFace;
+    private Bounds reach;
+
+    /** @param chosen told the id of a neighbour clicked on, empty for none */
+    SceneTable(Theme theme, Consumer<String> chosen) {
+        table = new Turntable(theme, "zones", face -> chosen.accept(face.feature().strip()));
+        table.setPrefHeight(310);
+        table.setMinHeight(200);
+    }
+
+    Turntable node() {
+        return table;
+    }
+
+    /** Lights up a neighbour; none when the id is empty. */
+    void light(String id) {
+        table.light(id.isEmpty() ? "" : feature(id));
+    }
+
+    /** Features are lit by how their names begin; the blank keeps n1 from lighting n12. */
+    static String feature(String id) {
+        return id + " ";
+    }
+
+    /** Takes the shapes of a machine's neighbours: all that is solid as one mesh with the axes at zero, to be shifted as they move. */
+    void take(Surroundings next, Map<String, Shape> nextShapes) {
+        shown = next;
+        shapes = nextShapes;
+        reach = next.reach().orElse(null);
+        List<Mesh> meshes = new ArrayList<>();
+        List<String> names = new ArrayList<>();
+        List<Integer> points = new ArrayList<>();
+        List<Integer> faces = new ArrayList<>();
+        solids.clear();
+        edges.clear();
+        int point = 0;
+        int face = 0;
+        for (Neighbour n : shown.neighbours()) {
+            if (isZone(n)) {
+                continue;
+            }
+            Shape shape = shapes.get(n.id());
+            Mesh m = shape.drawn();
+            int before = point;
+            shape.edges().forEach(e -> edges.add(e.moved(before, feature(n.id()))));
+            solids.add(n);
+            meshes.add(m);
+            names.add(feature(n.id()));
+            points.add(point);
+            faces.add(face);
+            point += m.pointCount();
+            face += m.faces().size();
+        }
+        gathered = Mesh.gathered(meshes, java.util.Collections.nCopies(meshes.size(), Vec3.ZERO), names);
+        firstPoint = points.stream().mapToInt(Integer::intValue).toArray();
+        firstFace = faces.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /** Zones are seen through. */
+    private static boolean isZone(Neighbour n) {
+        return !n.isMatter() && n.kind() != Neighbour.Kind.CABLE;
+    }
+
+    void show(Map<String, Double> pose) {
+        if (gathered.triangleCount() == 0) {
+            table.show(null, List.of(), List.of(), null);
+            return;
+        }
+        List<Mesh> zones = shown.neighbours().stream().filter(SceneTable::isZone).map(n -> Mesh.gathered(
+                List.of(shapes.get(n.id()).drawn()), List.of(shown.shift(n.group(), pose)), List.of(n.id()))).toList();
+        table.showMoving(gathered.partsMoved(firstPoint, firstFace, solids.stream().map(n -> shown.shift(n.group(), pose)).toList()),
+                edges, zones, reach);
+    }
+}
