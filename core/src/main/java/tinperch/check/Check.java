@@ -12,7 +12,7 @@ public interface Check {
     /**
      * Its findings.
      *
-     * @throws tinperch.fact.Stop.Stopped when nobody waits for them any more
+     * @throws tinperch.solid.Stop.Stopped when nobody waits for them any more
      */
     List<Finding> judge(Case c, Facts facts);
 }

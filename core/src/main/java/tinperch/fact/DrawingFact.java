@@ -61,7 +61,7 @@ public final class DrawingFact implements Fact<DrawingFact.Drawing> {
                 (i, feature) -> meshes.pieces().get(i).piece().id() + OF + feature);
         List<FeatureEdges.Edge> edges = FeatureEdges.of(mesh);
         List<List<HiddenLines.Piece>> views = new ArrayList<>(java.util.Collections.nCopies(VIEWS.length, null));
-        facts.hands().each(VIEWS.length, i -> views.set(i, HiddenLines.of(mesh, edges, VIEWS[i][0], VIEWS[i][1])));
+        facts.hands().each(VIEWS.length, i -> views.set(i, HiddenLines.of(mesh, edges, VIEWS[i][0], VIEWS[i][1], facts.stop())));
         facts.stop().check();
         return new Drawing(form, meshes.pieces(), placed, mesh, edges, views.get(0), views.get(1), views.get(2), form.held().stream().flatMap(h ->
                 mesh(h).stream()).toList(), facts.get(FormFact.FORM).spots());

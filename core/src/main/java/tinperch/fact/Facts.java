@@ -1,5 +1,6 @@
 package tinperch.fact;
 
+import tinperch.solid.Stop;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 

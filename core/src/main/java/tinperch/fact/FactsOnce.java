@@ -2,6 +2,7 @@ package tinperch.fact;
 
 import java.util.HashMap;
 import java.util.Map;
+import tinperch.solid.Stop;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 import tinperch.upgrade.Case;

@@ -6,6 +6,7 @@ import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.SolidException;
 import tinperch.solid.Tolerances;
 import tinperch.solid.kernel.SolidKernel;
@@ -49,13 +50,13 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
             for (int k = i + 1; k < trees.size(); k++) {
                 facts.stop().check();
                 Placement between = a.place().inverse().times(form.pieces().get(k).place());
-                all.add(new Overlap(a, form.pieces().get(k).name(), depth(trees.get(i), trees.get(k), between), 0));
+                all.add(new Overlap(a, form.pieces().get(k).name(), depth(trees.get(i), trees.get(k), between, facts.stop()), 0));
             }
             for (Held h : form.held()) {
                 facts.stop().check();
                 try {
-                    TriangleTree held = TriangleTree.of(SolidKernel.evaluate(h.solid(), Tolerances.USUAL));
-                    all.add(new Overlap(a, h.name(), depth(trees.get(i), held, a.place().inverse()), h.touching()));
+                    TriangleTree held = TriangleTree.of(SolidKernel.evaluate(h.solid(), Tolerances.USUAL, facts.hands(), facts.memory("held " + h.name())));
+                    all.add(new Overlap(a, h.name(), depth(trees.get(i), held, a.place().inverse(), facts.stop()), h.touching()));
                 } catch (SolidException e) {
                     // What cannot be drawn is not in the way.
                     continue;
@@ -65,11 +66,11 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
         return all;
     }
 
-    private static double depth(TriangleTree a, TriangleTree b, Placement place) {
+    private static double depth(TriangleTree a, TriangleTree b, Placement place, Stop stop) {
         // Boxes that hardly overlap hold nothing that does: most things only lie against each other.
         if (!b.mesh().bounds().placed(place).overlaps(a.mesh().bounds(), -TOUCH_MM)) {
             return 0;
         }
-        return Clearance.between(a, b, place).depthMm();
+        return Clearance.between(a, b, place, stop).depthMm();
     }
 }

@@ -12,6 +12,7 @@ import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.Clearance;
 import tinperch.solid.query.Nearest;
@@ -73,7 +74,7 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
                 facts.stop().check();
                 Placement p = place.get().times(pieces.get(i).place()).moved(by);
                 if (trees.get(i).mesh().bounds().placed(p).overlaps(shape.bounds(), NEAR_MM)) {
-                    all.add(gap(n, pieces.get(i), shape.tree(), trees.get(i), p, stands));
+                    all.add(gap(n, pieces.get(i), shape.tree(), trees.get(i), p, stands, facts.stop()));
                 }
             }
         }
@@ -84,8 +85,8 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
         return new Bounds(p, p).overlaps(b, STANDS_MM);
     }
 
-    private static Gap gap(Neighbour n, Piece piece, TriangleTree neighbour, TriangleTree own, Placement place, boolean stands) {
-        Clearance c = Clearance.between(neighbour, own, place);
+    private static Gap gap(Neighbour n, Piece piece, TriangleTree neighbour, TriangleTree own, Placement place, boolean stands, Stop stop) {
+        Clearance c = Clearance.between(neighbour, own, place, stop);
         Vec3 on = place.local(c.onSecond());
         Vec3 way = place.local(c.onFirst()).minus(on);
         String feature = own.mesh().faces().get(own.mesh().faceOf(Nearest.triangle(own, on))).feature();

@@ -12,6 +12,7 @@ import tinperch.part.form.Cavity;
 import tinperch.part.form.Piece;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.AxisProbe;
 import tinperch.solid.query.SectionLines;
@@ -54,7 +55,7 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
             for (Cavity cavity : made.piece().cavities()) {
                 facts.stop().check();
                 Vec3 w = cavity.axis().w();
-                Sections sections = byAxis.computeIfAbsent(upright(w), k -> new Sections(made.mesh(), k));
+                Sections sections = byAxis.computeIfAbsent(upright(w), k -> new Sections(made.mesh(), k, facts.stop()));
                 Optional<Around> around = sections.around(cavity, own(made.piece(), cavity));
                 AxisProbe probe = probes.computeIfAbsent(rounded(w), k -> new AxisProbe(made.mesh(), frame(w)));
                 all.add(new Wall(made.piece(), cavity, around.map(a -> OptionalDouble.of(a.mm)).orElse(OptionalDouble.empty()),
@@ -119,10 +120,12 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
     private static final class Sections {
         private final Mesh mesh;
         private final Placement frame;
+        private final Stop stop;
         private final SectionLines cutter;
         private final Map<Double, SectionLines.Lines> cut = new HashMap<>();
 
-        Sections(Mesh mesh, Vec3 w) {
+        Sections(Mesh mesh, Vec3 w, Stop stop) {
+            this.stop = stop;
             this.mesh = mesh;
             this.frame = frame(w);
             cutter = new SectionLines(mesh, frame);
@@ -168,6 +171,7 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
 
         /** The least wall in one section; null when the cavity is not there because the material ends. */
         private Around at(double h, Cavity c, Vec3 mouth, double turn, Set<String> own, boolean nearEnd) {
+            stop.check();
             SectionLines.Lines lines = cut.computeIfAbsent(Math.rint(h * 1e5) / 1e5, k -> cutter.at(h));
             double best = Double.POSITIVE_INFINITY;
             int face = -1;

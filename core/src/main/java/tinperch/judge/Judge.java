@@ -8,7 +8,7 @@ import tinperch.check.Settle;
 import tinperch.check.Severity;
 import tinperch.fact.Facts;
 import tinperch.fact.FactsOnce;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.upgrade.Case;
 
 /** Asks every check about a case. */

@@ -12,7 +12,7 @@ import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.check.Subject;
 import tinperch.fact.Facts;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.part.Way;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.PartProblem;

@@ -2,6 +2,7 @@ package tinperch.judge;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 import static tinperch.part.PartExamples.caseOf;
@@ -20,16 +21,21 @@ import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.testng.annotations.DataProvider;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.check.Check;
 import tinperch.check.Finding;
 import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.fact.Fact;
+import tinperch.fact.RestFact;
+import tinperch.fact.DrawingFact;
+import tinperch.fact.OverlapsFact;
+import tinperch.fact.SeatsFact;
 import tinperch.fact.Facts;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.MeshesFact;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.fact.WallsFact;
 import tinperch.part.PartFamily;
 import tinperch.part.family.ToolCarriagePlate;
@@ -174,37 +180,62 @@ public class JudgeTest {
     }
 
     /** Stop reaches into the work: what nobody waits for ends early, at whatever question it is asked. */
-    @Test
-    public void stoppedWorkEndsAndLeavesNoAnswer() {
-        Case c = plateCase(values());
-        for (int after : new int[] {0, 1}) {
-            AtomicInteger asked = new AtomicInteger();
-            Stop stop = () -> asked.incrementAndGet() > after;
-            Facts stopping = new Facts() {
-                private final FactsOnce real = new FactsOnce(c);
+    /** A case asked about by somebody who loses interest at the n-th time of asking. */
+    private static final class Losing implements Facts {
+        private final Case of;
+        private final FactsOnce memories;
+        private final AtomicInteger asked = new AtomicInteger();
+        private final int after;
 
-                @Override
-                public <T> T get(Fact<T> fact) {
-                    return fact.compute(c, this);
-                }
+        Losing(Case of, int after) {
+            this.of = of;
+            this.after = after;
+            memories = new FactsOnce(of);
+        }
 
-                @Override
-                public Stop stop() {
-                    return stop;
-                }
+        @Override
+        public <T> T get(Fact<T> fact) {
+            return fact.compute(of, this);
+        }
 
-                @Override
-                public Hands hands() {
-                    return Hands.ONE;
-                }
+        @Override
+        public Stop stop() {
+            return () -> asked.incrementAndGet() > after;
+        }
 
-                @Override
-                public PlaneMemory memory(String name) {
-                    return real.memory(name);
+        @Override
+        public Hands hands() {
+            return (count, work) -> {
+                for (int i = 0; i < count; i++) {
+                    stop().check();
+                    work.accept(i);
                 }
             };
-            expectThrows(Stop.Stopped.class, () -> stopping.get(WallsFact.WALLS));
         }
+
+        @Override
+        public PlaneMemory memory(String name) {
+            return memories.memory(name);
+        }
+    }
+
+    @DataProvider
+    public Object[][] facts() {
+        return new Object[][] {{WallsFact.WALLS}, {SeatsFact.SEATS}, {OverlapsFact.OVERLAPS}, {DrawingFact.DRAWING}, {MeshesFact.MESHES}, {RestFact.REST}};
+    }
+
+    /** Wherever it is stopped, in the kernel, between two walls or in a view, it ends and leaves no answer. */
+    @Test(dataProvider = "facts")
+    public void stoppedWorkEndsAndLeavesNoAnswer(Fact<?> fact) {
+        Case c = plateCase(values());
+        Losing never = new Losing(c, Integer.MAX_VALUE);
+        never.get(fact);
+        int asks = never.asked.get();
+        assertTrue(asks > 50, fact.getClass().getSimpleName() + " asks only " + asks + " times whether it is still wanted");
+        for (int after : new int[] {0, 1, 5, 20, asks / 2, asks - 1}) {
+            expectThrows(Stop.Stopped.class, () -> new Losing(c, after).get(fact));
+        }
+        assertNotNull(new Losing(c, asks).get(fact), "not stopped, it answers");
         assertFalse(find(c, "bed").what().isEmpty(), "and the next one asked is answered");
     }
 }

@@ -1,6 +1,7 @@
 package tinperch.solid.query;
 
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 
 /**
@@ -28,7 +29,17 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
 
     /** The exact gap, and how deep they are in one another when there is none. */
     public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace) {
+        return between(a, b, bPlace, Stop.NEVER);
+    }
+
+    /**
+     * The same, for as long as somebody waits for it.
+     *
+     * @throws Stop.Stopped when nobody does any more
+     */
+    public static Clearance between(TriangleTree a, TriangleTree b, Placement bPlace, Stop stop) {
         Search s = new Search(a, b, bPlace, Double.POSITIVE_INFINITY, false);
+        s.stop = stop;
         s.walk(0, 0);
         return s.answer();
     }
@@ -60,6 +71,8 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
     private static final class Search {
         /** Nodes with no more triangles than this are measured along the direction one by one, once. */
         private static final int SMALL = 64;
+        /** Whether anybody still waits is asked once in so many pairs of boxes. */
+        private static final int ASK_EVERY = 64;
 
         private final TriangleTree a;
         private final TriangleTree b;
@@ -87,6 +100,8 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         private final boolean any;
         private double bestSq;
         private boolean found;
+        private Stop stop = Stop.NEVER;
+        private int looked;
         private final double[] where = new double[6];
 
         Search(TriangleTree a, TriangleTree b, Placement p, double startSq, boolean any) {
@@ -114,7 +129,7 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
             double gap = Math.sqrt(bestSq);
             boolean meet = gap <= 1e-12 || swallowed(a, b, place);
             return new Clearance(meet ? 0 : gap, new Vec3(where[0], where[1], where[2]), new Vec3(where[3], where[4], where[5]),
-                    meet ? Penetration.depthMm(a, b, place) : 0);
+                    meet ? Penetration.depthMm(a, b, place, stop) : 0);
         }
 
         /** Takes a direction to tell things apart along. */
@@ -199,6 +214,9 @@ public record Clearance(double gapMm, Vec3 onFirst, Vec3 onSecond, double depthM
         }
 
         private void descend(int na, int nb) {
+            if (looked++ % ASK_EVERY == 0) {
+                stop.check();
+            }
             boolean leafA = a.isLeaf(na);
             boolean leafB = b.isLeaf(nb);
             if (leafA && leafB) {

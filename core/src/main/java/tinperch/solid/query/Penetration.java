@@ -1,27 +1,30 @@
 package tinperch.solid.query;
 
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 
 /** How deep two solids are in one another. */
 final class Penetration {
     private Penetration() {}
 
-    static double depthMm(TriangleTree a, TriangleTree b, Placement bPlace) {
-        double depth = Math.max(deepest(a, b, bPlace, false), deepest(b, a, bPlace, true));
+    static double depthMm(TriangleTree a, TriangleTree b, Placement bPlace, Stop stop) {
+        double depth = Math.max(deepest(a, b, bPlace, false, stop), deepest(b, a, bPlace, true, stop));
         // Touching without any corner or edge middle inside is contact, still told apart from a gap.
         return Math.max(depth, Double.MIN_NORMAL);
     }
 
     /** The deepest corner or middle of an inner piece of an edge of {@code of} within {@code in}. */
-    private static double deepest(TriangleTree in, TriangleTree of, Placement place, boolean back) {
+    private static double deepest(TriangleTree in, TriangleTree of, Placement place, boolean back, Stop stop) {
         Rays rays = new Rays(in);
         double best = 0;
         for (int i = 0; i < of.xyz.length; i += 3) {
+            stop.check();
             Vec3 p = bring(new Vec3(of.xyz[i], of.xyz[i + 1], of.xyz[i + 2]), place, back);
             best = deeper(in, rays, p, best);
         }
         for (int e = 0; e < of.corner.length; e++) {
+            stop.check();
             int other = of.mesh().neighbours().opposite(e);
             if (other >= 0 && other < e) {
                 continue;

@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.prep.PreparedPolygon;
 import tinperch.solid.Mesh;
 import tinperch.solid.Neighbours;
 import tinperch.solid.Placement;
+import tinperch.solid.Stop;
 import tinperch.solid.Profile;
 import tinperch.solid.Vec3;
 
@@ -64,10 +65,19 @@ public final class Slicer {
 
     /** The bare loops at each height as x, y pairs: outlines anticlockwise, holes clockwise. */
     public static List<List<double[]>> loops(Mesh mesh, Placement plane, double[] heightsMm) {
-        return new Slicer(mesh, plane).run(heightsMm);
+        return loops(mesh, plane, heightsMm, Stop.NEVER);
     }
 
-    private List<List<double[]>> run(double[] at) {
+    /**
+     * The same, for as long as somebody waits for them.
+     *
+     * @throws Stop.Stopped when nobody does any more
+     */
+    public static List<List<double[]>> loops(Mesh mesh, Placement plane, double[] heightsMm, Stop stop) {
+        return new Slicer(mesh, plane).run(heightsMm, stop);
+    }
+
+    private List<List<double[]>> run(double[] at, Stop stop) {
         int n = mesh.triangleCount();
         // Triangles bucketed by the first height they reach; those still reaching higher are carried along.
         int[] start = new int[at.length + 1];
@@ -100,6 +110,7 @@ public final class Slicer {
         int[] active = new int[0];
         int count = 0;
         for (int l = 0; l < at.length; l++) {
+            stop.check();
             int kept = 0;
             int added = start[l + 1] - start[l];
             if (active.length < count + added) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import tinperch.solid.Mesh;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 
 /**
@@ -44,12 +45,21 @@ public final class HiddenLines {
      * @param edges of the same mesh
      */
     public static List<Piece> of(Mesh mesh, List<FeatureEdges.Edge> edges, Vec3 right, Vec3 up) {
+        return of(mesh, edges, right, up, Stop.NEVER);
+    }
+
+    /**
+     * The same, for as long as somebody waits for it.
+     *
+     * @throws Stop.Stopped when nobody does any more
+     */
+    public static List<Piece> of(Mesh mesh, List<FeatureEdges.Edge> edges, Vec3 right, Vec3 up, Stop stop) {
         if (mesh.triangleCount() == 0) {
             return List.of();
         }
         HiddenLines h = new HiddenLines(mesh, right, up);
         h.fillCells();
-        return h.pieces(edges);
+        return h.pieces(edges, stop);
     }
 
     private double px(int i) {
@@ -125,7 +135,7 @@ public final class HiddenLines {
         final List<Double> cuts = new ArrayList<>(2);
     }
 
-    private List<Piece> pieces(List<FeatureEdges.Edge> edges) {
+    private List<Piece> pieces(List<FeatureEdges.Edge> edges, Stop stop) {
         List<Line> lines = new ArrayList<>();
         for (FeatureEdges.Edge e : edges) {
             if (!e.sharp() && !e.isOutline(toEye)) {
@@ -152,6 +162,7 @@ public final class HiddenLines {
         }
         List<Piece> out = new ArrayList<>();
         for (Line l : lines) {
+            stop.check();
             l.cuts.add(1.0);
             l.cuts.sort(null);
             double from = 0;

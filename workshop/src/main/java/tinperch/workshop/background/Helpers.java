@@ -2,7 +2,7 @@ package tinperch.workshop.background;
 
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.solid.kernel.Hands;
 
 /** All the processor's cores, lent to work in many pieces. */

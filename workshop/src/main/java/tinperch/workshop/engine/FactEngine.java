@@ -18,7 +18,7 @@ import tinperch.fact.DrawingFact;
 import tinperch.fact.Fact;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.judge.Assessment;
 import tinperch.judge.Checks;
 import tinperch.judge.Judge;

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import tinperch.fact.Fact;
 import tinperch.fact.Facts;
-import tinperch.fact.Stop;
+import tinperch.solid.Stop;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 import tinperch.upgrade.Case;

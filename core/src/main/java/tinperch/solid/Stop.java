@@ -1,4 +1,4 @@
-package tinperch.fact;
+package tinperch.solid;
 
 /** Asks whether a computation is still wanted. */
 @FunctionalInterface
