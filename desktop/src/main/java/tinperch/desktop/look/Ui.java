@@ -61,7 +61,7 @@ public final class Ui {
             made.setText(text);
         } else if (first) {
             node.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
-                if (!node.getProperties().containsKey(MADE)) {
+                if (!node.getProperties().containsKey(MADE) && node.getProperties().containsKey(TIP)) {
                     Tooltip t = new Tooltip(String.valueOf(node.getProperties().get(TIP)));
                     t.setShowDelay(Duration.millis(350));
                     t.setWrapText(true);
@@ -72,6 +72,15 @@ public final class Ui {
             });
         }
         return node;
+    }
+
+    /** Takes the sentence away again. */
+    public static void noTip(Node node) {
+        node.getProperties().remove(TIP);
+        node.setAccessibleHelp(null);
+        if (node.getProperties().remove(MADE) instanceof Tooltip made) {
+            Tooltip.uninstall(node, made);
+        }
     }
 
     /** The node with a name below a root, put-away pages left out; null when there is none. */

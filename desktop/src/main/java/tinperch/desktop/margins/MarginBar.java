@@ -19,7 +19,7 @@ final class MarginBar extends Region {
     private static final double HEIGHT = 48;
     private final Canvas canvas = new Canvas();
     private final Theme theme;
-    private final Margin margin;
+    private Margin margin;
     private Margin previewed;
 
     MarginBar(Theme theme, Margin margin) {
@@ -30,6 +30,13 @@ final class MarginBar extends Region {
         setPrefSize(230, HEIGHT);
         setMinSize(150, HEIGHT);
         setAccessibleText(margin.sayMissing() + ", limit " + Quantity.show(margin.limit(), margin.unit()));
+    }
+
+    /** Shows another margin of the same finding. */
+    void show(Margin next) {
+        margin = next;
+        setAccessibleText(margin.sayMissing() + ", limit " + Quantity.show(margin.limit(), margin.unit()));
+        draw();
     }
 
     void preview(Margin next) {

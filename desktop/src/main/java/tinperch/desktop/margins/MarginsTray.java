@@ -3,33 +3,25 @@ package tinperch.desktop.margins;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import javafx.beans.value.ChangeListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
-import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Scroller;
-import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
-import tinperch.fact.DrawingFact;
 import tinperch.judge.Assessment;
 
 /** The findings of the part looked at, tightest first; in view on every station. They arrive as they are judged. */
 public final class MarginsTray extends VBox {
-    private static final double REMEDY_WIDTH = 270;
     private static final String FOLDED = "margins folded";
     private static final PseudoClass FOLDED_STATE = PseudoClass.getPseudoClass("folded");
     private static final PseudoClass EMPTY = PseudoClass.getPseudoClass("empty");
@@ -40,16 +32,14 @@ public final class MarginsTray extends VBox {
     private final VBox rows = new VBox();
     private final Scroller scroll;
     private final Button fold = Ui.id(new Button("Margins"), "fold-margins");
-    private Map<String, Row> shown = new HashMap<>();
+    private Map<String, FindingRow> shown = new HashMap<>();
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> fill();
+    private final ChangeListener<Boolean> onSettled = (o, was, is) -> fill();
     private final ChangeListener<Assessment> onPreview = (o, a, b) -> showPreview(b);
     private final ChangeListener<Palette> onPalette = (o, a, b) -> {
         shown = new HashMap<>();
         fill();
     };
-
-    /** A finding's row; it stays as long as its finding does. */
-    private record Row(Finding finding, Node node, Optional<MarginBar> bar) {}
 
     public MarginsTray(Desk desk) {
         this.desk = desk;
@@ -67,6 +57,7 @@ public final class MarginsTray extends VBox {
         getChildren().addAll(head, scroll);
         showFolded();
         desk.assessmentProperty().addListener(onAssessment);
+        desk.settledProperty().addListener(onSettled);
         desk.previewProperty().addListener(onPreview);
         desk.theme().paletteProperty().addListener(onPalette);
         fill();
@@ -75,6 +66,7 @@ public final class MarginsTray extends VBox {
     /** Lets go of the desk. */
     public void leave() {
         desk.assessmentProperty().removeListener(onAssessment);
+        desk.settledProperty().removeListener(onSettled);
         desk.previewProperty().removeListener(onPreview);
         desk.theme().paletteProperty().removeListener(onPalette);
     }
@@ -98,13 +90,13 @@ public final class MarginsTray extends VBox {
         count.setText(findings.isEmpty() && now.pending().isEmpty() ? "" : tally(now));
         boolean empty = findings.isEmpty() && now.pending().isEmpty();
         pseudoClassStateChanged(EMPTY, empty);
-        Map<String, Row> next = new HashMap<>();
+        Map<String, FindingRow> next = new HashMap<>();
         List<Node> nodes = new java.util.ArrayList<>();
         for (Finding f : findings) {
-            Row known = shown.get(f.id());
-            Row row = known != null && known.finding.equals(f) ? known : row(f);
+            FindingRow known = shown.get(f.id());
+            FindingRow row = known != null && known.take(f, desk.settledProperty().get()) ? known : new FindingRow(desk, f);
             next.put(f.id(), row);
-            nodes.add(row.node);
+            nodes.add(row);
         }
         shown = next;
         if (empty) {
@@ -131,68 +123,9 @@ public final class MarginsTray extends VBox {
         return s + ", tightest first";
     }
 
-    private Row row(Finding f) {
-        GridPane g = new GridPane();
-        g.getStyleClass().addAll("finding", "finding-" + f.severity().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
-        Ui.id(g, "finding-" + f.id());
-        g.setHgap(14);
-        ColumnConstraints badge = new ColumnConstraints(84);
-        ColumnConstraints what = new ColumnConstraints();
-        what.setHgrow(Priority.ALWAYS);
-        what.setMinWidth(180);
-        what.setPrefWidth(360);
-        ColumnConstraints bar = new ColumnConstraints(200);
-        ColumnConstraints remedies = new ColumnConstraints();
-        remedies.setPrefWidth(REMEDY_WIDTH);
-        remedies.setMaxWidth(REMEDY_WIDTH);
-        remedies.setMinWidth(REMEDY_WIDTH);
-        g.getColumnConstraints().addAll(badge, what, bar, remedies);
-        VBox text = new VBox(1, Ui.text(f.what(), "finding-what"), Ui.text(f.why(), "finding-why"));
-        g.add(new SeverityBadge(f.severity()), 0, 0);
-        g.add(text, 1, 0);
-        Optional<MarginBar> margin = f.margin().map(m -> new MarginBar(desk.theme(), m));
-        margin.ifPresent(b -> g.add(b, 2, 0));
-        FlowPane buttons = new FlowPane(6, 4);
-        buttons.setAlignment(Pos.CENTER_LEFT);
-        for (int i = 0; i < f.remedies().size(); i++) {
-            Button b = remedy(f.remedies().get(i), "remedy-" + f.id() + "-" + i);
-            b.setMaxWidth(REMEDY_WIDTH);
-            buttons.getChildren().add(b);
-        }
-        f.settle().ifPresent(s -> {
-            Button b = Ui.id(Ui.button(s.label(), "mdi2a-arrow-right", () -> desk.settle(s)), "settle-" + f.id());
-            b.getStyleClass().add("settle");
-            buttons.getChildren().add(b);
-        });
-        g.add(buttons, 3, 0);
-        if (!f.feature().isEmpty()) {
-            g.setOnMouseEntered(e -> desk.litProperty().set(lit(f)));
-            g.setOnMouseExited(e -> desk.litProperty().set(""));
-        }
-        return new Row(f, g, margin);
-    }
-
-    private String lit(Finding f) {
-        DrawingFact.Drawing d = desk.drawingProperty().get();
-        return d != null && d.pieces().size() > 1 ? f.pieceId() + DrawingFact.OF + f.feature() : f.feature();
-    }
-
-    private Button remedy(Remedy r, String id) {
-        Button b = Ui.id(new Button(r.label()), id);
-        if (!r.leaves().isEmpty()) {
-            Ui.tip(b, "It helps, but leaves something: " + r.leaves());
-            b.setText(r.label() + " …");
-        }
-        b.getStyleClass().add("remedy");
-        b.setOnAction(e -> desk.apply(r));
-        b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? r : null));
-        b.focusedProperty().addListener((o, was, is) -> desk.previewRemedy(is ? r : null));
-        return b;
-    }
-
     private void showPreview(Assessment next) {
         after.setText(next == null ? "" : "With this remedy: " + tally(next).replace(", tightest first", ""));
-        shown.forEach((id, row) -> row.bar.ifPresent(bar -> bar.preview(next == null ? null
-                : next.findings().stream().filter(f -> f.id().equals(id)).findFirst().flatMap(Finding::margin).orElse(null))));
+        shown.forEach((id, row) -> row.preview(next == null ? null
+                : next.findings().stream().filter(f -> f.id().equals(id)).findFirst().flatMap(Finding::margin).orElse(null)));
     }
 }

@@ -185,7 +185,7 @@ public final class FittingSheet extends Pane {
         double k = scale.pxPerMm();
         double tx = SheetScale.PAD + b.size().x() * k + SheetScale.GAP * 0.6;
         turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, scale.frontY() - b.max().z() * k - 40));
-        turntable.draw();
+        turntable.drawSoon();
         title(titles.get(0), 8, 5);
         double under = Math.min(h - 20, scale.frontY() - b.min().z() * k + 14 + tags.belowPx(painter));
         title(titles.get(1), SheetScale.PAD, under);

@@ -37,11 +37,15 @@ final class SheetPainter {
 
     private void stroke(List<HiddenLines.Piece> pieces, boolean visible, double ox, double oy) {
         double k = at.pxPerMm();
+        // One path: drawn in software, thousands of lines each by itself cost many times as much.
+        g.beginPath();
         for (HiddenLines.Piece l : pieces) {
             if (l.visible() == visible) {
-                g.strokeLine(ox + l.x0() * k, oy - l.y0() * k, ox + l.x1() * k, oy - l.y1() * k);
+                g.moveTo(ox + l.x0() * k, oy - l.y0() * k);
+                g.lineTo(ox + l.x1() * k, oy - l.y1() * k);
             }
         }
+        g.stroke();
     }
 
     /** Draws a dimension's lines and puts its tag on them; distances outwards are in pixels, so views stay readable. */

@@ -4,16 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
-import javafx.geometry.Pos;
-import javafx.scene.control.Slider;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import tinperch.desktop.look.Palette;
@@ -24,9 +19,9 @@ import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.Camera;
 import tinperch.solid.view.FeatureEdges;
+import tinperch.solid.view.Halved;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
-import tinperch.workshop.background.Helpers;
 
 /**
  * The part on a turntable: drag or arrow keys turn it, the wheel brings it nearer, a click finds the feature; a section opens
@@ -39,18 +34,15 @@ public final class Turntable extends Region {
     private static final int STILL = 2;
 
     private final Theme theme;
-    private final Rasteriser rasteriser = new Rasteriser(Helpers.ALL);
-    private final Slider depth = Ui.id(new Slider(0.02, 0.98, 0.5), "cut-depth");
-    private final ToggleButton[] cuts = new ToggleButton[3];
-    private final ToggleButton held;
-    private final HBox tools;
+    private final TablePainter painter = new TablePainter();
+    private final CutTools tools;
     private final ImageView view = new ImageView();
     private final Consumer<Picked> picked;
     private WritableImage image;
     private Mesh mesh;
     private List<FeatureEdges.Edge> edges = List.of();
     private List<Mesh> ghosts = List.of();
-    private Bounds frame;
+    private Bounds around;
     private String lit = "";
     private double yaw = 32;
     private double pitch = 38;
@@ -70,32 +62,12 @@ public final class Turntable extends Region {
      * @param picked told the face clicked on
      */
     public Turntable(Theme theme, String ghostName, Consumer<Picked> picked) {
-        held = Ui.id(new ToggleButton(ghostName), "show-" + ghostName);
         this.theme = theme;
         this.picked = picked;
         Ui.id(this, "turntable");
         getStyleClass().add("turntable");
         view.setManaged(false);
-        ToggleGroup axes = new ToggleGroup();
-        String[] names = {"x", "y", "z"};
-        tools = new HBox(4, Ui.label("cut", "faint"));
-        tools.setAlignment(Pos.CENTER_LEFT);
-        for (int i = 0; i < 3; i++) {
-            cuts[i] = Ui.id(new ToggleButton(names[i]), "cut-" + names[i]);
-            cuts[i].setToggleGroup(axes);
-            Ui.tip(cuts[i], "Open the part along " + names[i] + " (C goes from one to the next, [ and ] move the cut)");
-            tools.getChildren().add(cuts[i]);
-        }
-        depth.setPrefWidth(90);
-        held.setSelected(true);
-        Ui.tip(held, "Show these too, seen through");
-        tools.getChildren().addAll(depth, held);
-        tools.getStyleClass().add("turntable-tools");
-        axes.selectedToggleProperty().addListener((o, a, b) -> draw());
-        depth.valueProperty().addListener((o, a, b) -> draw());
-        held.setOnAction(e -> draw());
-        depth.visibleProperty().bind(axes.selectedToggleProperty().isNotNull());
-        depth.managedProperty().bind(depth.visibleProperty());
+        tools = new CutTools(ghostName, this::draw);
         getChildren().addAll(view, tools);
         atRest.setOnFinished(e -> {
             rough = false;
@@ -143,39 +115,13 @@ public final class Turntable extends Region {
                         e.getCode() == KeyCode.UP ? 10 : e.getCode() == KeyCode.DOWN ? -10 : 0);
                 e.consume();
             } else if (e.getCode() == KeyCode.C && !e.isShortcutDown()) {
-                nextCut();
+                tools.next();
                 e.consume();
             } else if (e.getCode() == KeyCode.OPEN_BRACKET || e.getCode() == KeyCode.CLOSE_BRACKET) {
-                depth.setValue(depth.getValue() + (e.getCode() == KeyCode.OPEN_BRACKET ? -0.05 : 0.05));
+                tools.move(e.getCode() == KeyCode.OPEN_BRACKET ? -0.05 : 0.05);
                 e.consume();
             }
         });
-    }
-
-    private void nextCut() {
-        for (int i = 0; i < 3; i++) {
-            if (cuts[i].isSelected()) {
-                cuts[i].setSelected(false);
-                if (i < 2) {
-                    cuts[i + 1].setSelected(true);
-                }
-                return;
-            }
-        }
-        cuts[0].setSelected(true);
-    }
-
-    /** The section chosen; its open side is turned towards the eye. */
-    private Optional<Scene.Cut> cut(Camera camera) {
-        Vec3[] axes = {Vec3.X, Vec3.Y, Vec3.Z};
-        for (int i = 0; i < 3; i++) {
-            if (cuts[i].isSelected()) {
-                Vec3 n = axes[i].dot(camera.toEye()) >= 0 ? axes[i] : axes[i].times(-1);
-                Vec3 at = frame.min().plus(frame.size().times(depth.getValue()));
-                return Optional.of(new Scene.Cut(n, n.dot(at)));
-            }
-        }
-        return Optional.empty();
     }
 
     /**
@@ -209,11 +155,11 @@ public final class Turntable extends Region {
         }
     }
 
-    private void take(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+    private void take(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds fitted) {
         mesh = next;
         edges = nextEdges;
         ghosts = seenThrough;
-        frame = around;
+        around = fitted;
     }
 
     public void light(String feature) {
@@ -228,16 +174,15 @@ public final class Turntable extends Region {
     }
 
     private void pick(double x, double y) {
-        int scale = image == null ? 1 : (int) Math.round(image.getWidth() / Math.max(1, getWidth()));
-        int face = rasteriser.faceAt((int) (x * scale), (int) (y * scale));
-        if (face < 0 || mesh == null || image == null) {
+        int face = painter.faceAt(x, y);
+        TablePainter.Frame shown = painter.frame();
+        if (face < 0 || shown == null || image == null) {
             picked.accept(Picked.NOTHING);
             return;
         }
-        Mesh.Face f = mesh.faces().get(face);
-        int w = (int) image.getWidth();
-        int h = (int) image.getHeight();
-        picked.accept(new Picked(f.feature(), f.normal(), camera(w, h).on(x * scale - w / 2.0, h / 2.0 - y * scale, f.normal(), f.offset())));
+        Mesh.Face f = shown.scene().mesh().faces().get(face);
+        int k = shown.scale();
+        picked.accept(new Picked(f.feature(), f.normal(), shown.camera().on(x * k - shown.width() / 2.0, shown.height() / 2.0 - y * k, f.normal(), f.offset())));
     }
 
     @Override
@@ -249,43 +194,59 @@ public final class Turntable extends Region {
 
     /** Pixels for a mm, so that whatever way it is turned about the vertical it stays within the picture. */
     private double fit(int w, int h) {
-        Vec3 size = frame.size();
+        Vec3 size = around.size();
         double across = Math.hypot(size.x(), size.y());
         double tilt = Math.toRadians(pitch);
         double up = across * Math.abs(Math.sin(tilt)) + size.z() * Math.cos(tilt);
         return Math.min(w / Math.max(1, across), h / Math.max(1, up));
     }
 
-    private Camera camera(int w, int h) {
-        return new Camera(yaw, pitch, frame.centre(), zoom * FILLED * fit(w, h));
+    /** Draws again at once, after the size, the colours or the way one looks at it changed. */
+    public void draw() {
+        frame(dragging || rough ? 1 : STILL).ifPresent(f -> blit(painter.now(f)));
     }
 
-    /** Draws again, after the size or the colours changed. */
-    public void draw() {
-        int scale = dragging || rough ? 1 : STILL;
+    /** Draws again in the background: after an edit the drawn views come first. */
+    void drawSoon() {
+        if (image == null || rough || dragging) {
+            draw();
+        } else {
+            frame(STILL).ifPresent(f -> painter.soon(f, this::blit));
+        }
+    }
+
+    /** What is to be painted; empty when there is nothing or no room. */
+    private Optional<TablePainter.Frame> frame(int scale) {
         int w = (int) getWidth() * scale;
         int h = (int) getHeight() * scale;
-        if (w < 20 || h < 20) {
-            return;
-        }
         if (mesh == null) {
             view.setImage(null);
             image = null;
-            return;
         }
-        if (image == null || image.getWidth() != w || image.getHeight() != h) {
-            image = new WritableImage(w, h);
-            view.setImage(image);
-            view.setFitWidth((int) getWidth());
-            view.setFitHeight((int) getHeight());
-            view.setSmooth(true);
+        if (mesh == null || w < 20 || h < 20) {
+            return Optional.empty();
         }
         Palette p = theme.palette();
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
                 p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);
-        Camera camera = camera(w, h);
-        Scene scene = new Scene(mesh, edges, lit, held.isSelected() ? ghosts : List.of(), cut(camera));
-        rasteriser.draw(scene, camera, w, h, paint);
-        image.getPixelWriter().setPixels(0, 0, w, h, PixelFormat.getIntArgbPreInstance(), rasteriser.argb(), 0, w);
+        Camera camera = new Camera(yaw, pitch, around.centre(), zoom * FILLED * fit(w, h));
+        Scene scene = new Scene(mesh, edges, lit, tools.showsGhosts() ? ghosts : List.of(), tools.cut(camera, around));
+        // Halved by us: the toolkit would scale the picture down again with every repaint.
+        return Optional.of(new TablePainter.Frame(scene, camera, w, h, paint, scale, scale == STILL && !isFineScreen()));
+    }
+
+    private boolean isFineScreen() {
+        return getScene() != null && getScene().getWindow() != null && getScene().getWindow().getOutputScaleX() > 1.5;
+    }
+
+    private void blit(TablePainter.Picture p) {
+        if (image == null || image.getWidth() != p.width() || image.getHeight() != p.height()) {
+            image = new WritableImage(p.width(), p.height());
+            view.setImage(image);
+            view.setFitWidth((int) getWidth());
+            view.setFitHeight((int) getHeight());
+            view.setSmooth(p.width() != (int) getWidth());
+        }
+        image.getPixelWriter().setPixels(0, 0, p.width(), p.height(), PixelFormat.getIntArgbPreInstance(), p.argb(), 0, p.width());
     }
 }

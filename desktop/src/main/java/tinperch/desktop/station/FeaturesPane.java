@@ -1,12 +1,10 @@
 package tinperch.desktop.station;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -34,7 +32,7 @@ import tinperch.upgrade.PartDesign;
  * Features the person placed: a face is picked in a view or on the turntable, a kind chosen, and it is put where one clicked; each has its
  * place and sizes, can be dragged on the drawing, put on another face, switched off and taken away.
  */
-final class FeaturesPane extends VBox implements Placing {
+final class FeaturesPane extends VBox implements Placing, FeatureRow.Owner {
     /** A click this near to a line of holes or the middle means it, mm. */
     private static final double CATCH_MM = 1.5;
 
@@ -47,7 +45,7 @@ final class FeaturesPane extends VBox implements Placing {
     private final Label where = Ui.text("", "faint");
     private final VBox rows = new VBox(8);
     private String open = "";
-    private List<Object> shown;
+    private Map<String, FeatureRow> shown = Map.of();
     private Picked picked = Picked.NOTHING;
 
     /** @param onChosen told when another feature is chosen */
@@ -83,7 +81,7 @@ final class FeaturesPane extends VBox implements Placing {
         add.setDisable(!any);
         where.setText(any ? "On the picked face of the " + plain(face.feature()) + "." : "Click a flat face in a view or on the turntable, then add a hole, a slot, a boss …");
         if (!open.isEmpty()) {
-            redraw();
+            refresh();
         }
     }
 
@@ -146,15 +144,36 @@ final class FeaturesPane extends VBox implements Placing {
     }
 
     void refresh() {
-        DrawingFact.Drawing d = desk.drawingProperty().get();
         List<Feature> now = part().map(PartDesign::features).orElse(List.of());
-        // What a place can count from comes with the drawing.
-        List<Object> seen = List.of(now, d == null || d.spots().get(open) == null ? List.of() : d.spots().get(open).holes());
-        if (!seen.equals(shown)) {
-            shown = seen;
-            rows.getChildren().setAll(now.stream().map(this::row).toList());
+        Map<String, FeatureRow> next = new LinkedHashMap<>();
+        for (Feature f : now) {
+            FeatureRow row = shown.getOrDefault(f.id(), new FeatureRow(desk, f, this));
+            row.refresh(f, f.id().equals(open), !picked.feature().isEmpty());
+            next.put(f.id(), row);
+        }
+        shown = next;
+        List<FeatureRow> wanted = List.copyOf(next.values());
+        if (!rows.getChildren().equals(wanted)) {
+            rows.getChildren().setAll(wanted);
         }
         neighbours();
+    }
+
+    @Override
+    public void unfold(Feature f) {
+        open = f.id().equals(open) ? "" : f.id();
+        refresh();
+        onChosen.run();
+    }
+
+    @Override
+    public void takeAway(Feature f) {
+        part().flatMap(p -> make(p.withoutFeature(f.id()), "take away " + f.name())).ifPresent(desk::warn);
+    }
+
+    @Override
+    public void putHere(Feature f) {
+        here().flatMap(a -> put(f, a)).ifPresent(desk::warn);
     }
 
     private void neighbours() {
@@ -170,51 +189,8 @@ final class FeaturesPane extends VBox implements Placing {
         }
     }
 
-    private void redraw() {
-        shown = null;
-        refresh();
-        onChosen.run();
-    }
-
-    void leave() {
-        shown = null;
-    }
-
-    private Node row(Feature f) {
-        Optional<FeatureKind> kind = FeatureKinds.byId(f.kindId());
-        CheckBox on = Ui.id(new CheckBox(), "feature-on-" + f.id());
-        on.setSelected(!f.off());
-        on.setAccessibleText(f.name() + " is made");
-        on.setOnAction(e -> edit(f.switchedOff(!on.isSelected()), (on.isSelected() ? "switch on " : "switch off ") + f.name()).ifPresent(desk::warn));
-        boolean isOpen = f.id().equals(open);
-        Button name = Ui.id(new Button(f.name(), Ui.icon(isOpen ? "mdi2c-chevron-down" : "mdi2c-chevron-right")), "feature-" + f.id());
-        name.getStyleClass().add("fold");
-        name.setOnAction(e -> {
-            open = isOpen ? "" : f.id();
-            redraw();
-        });
-        Button drop = Ui.id(Ui.button("Take away", null, () -> part().flatMap(p -> make(p.withoutFeature(f.id()), "take away " + f.name())).ifPresent(desk::warn)), "feature-drop-" + f.id());
-        HBox head = new HBox(6, on, name, Ui.spring(), Ui.whole(drop));
-        head.setAlignment(Pos.CENTER_LEFT);
-        if (!isOpen || kind.isEmpty()) {
-            return new VBox(2, head, Ui.text(kind.map(k -> summary(k, f)).orElse("a kind this version does not know"), "faint"));
-        }
-        VBox body = new VBox(4, head, new FeatureFields(desk, f, this::edit).form(kind.get()));
-        if (kind.get().around().isEmpty() && !picked.feature().isEmpty()) {
-            body.getChildren().add(Ui.id(Ui.button("Put it on the picked place", "mdi2c-crosshairs-gps", () -> here().flatMap(a -> put(f, a)).ifPresent(desk::warn)), "feature-put-here"));
-        }
-        return body;
-    }
-
-    private Optional<String> edit(Feature next, String label) {
+    @Override
+    public Optional<String> edit(Feature next, String label) {
         return part().flatMap(p -> make(p.with(next), label));
-    }
-
-    private static String summary(FeatureKind k, Feature f) {
-        try {
-            return k.title() + " " + k.summary(f.values());
-        } catch (PartProblem e) {
-            return e.getMessage();
-        }
     }
 }

@@ -163,10 +163,7 @@ final class ShapeStation extends BorderPane implements View {
         if (kinds != null && getCenter() != kinds) {
             kinds = null;
         }
-        if (features != null) {
-            features.leave();
-            features = null;
-        }
+        features = null;
         cards = null;
     }
 }

@@ -1,0 +1,276 @@
+package tinperch.benchmarks;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Stage;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.window.TinPerchApp;
+import tinperch.machine.Machine;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.PartDesign;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
+
+/**
+ * What a person feels, measured in the running window and printed as a table: how long each action holds the interface's thread by itself,
+ * how long the pulses after it take (styling, layout and drawing in software), and when everything that can be told has been told. Wants
+ * {@code -Djavafx.pulseLogger=true}; {@code -Dfelt.show=ACTION} prints the toolkit's own log of one action. It asserts nothing.
+ */
+public final class FeltSpeed {
+    private static final Pattern PULSE = Pattern.compile("PULSE: \\d+ \\[\\d+ms:(\\d+)ms\\]");
+    private static final long QUIET_NS = 120_000_000;
+    /** A blinking caret never lets the window rest for good. */
+    private static final long MOST_NS = 4_000_000_000L;
+    private static final String BLOWER = "avocet-blower";
+
+    private final AtomicLong lastPulse = new AtomicLong();
+    private final ByteArrayOutputStream log = new ByteArrayOutputStream() {
+        @Override
+        public synchronized void write(byte[] b, int off, int len) {
+            super.write(b, off, len);
+            if (PULSE.matcher(new String(b, off, len, StandardCharsets.UTF_8)).find()) {
+                lastPulse.set(System.nanoTime());
+            }
+        }
+    };
+    private final List<Double> handlers = new ArrayList<>();
+    private volatile long pulseFrom;
+    private Desk desk;
+    private Stage stage;
+
+    private FeltSpeed() {}
+
+    /** Opens the demo, or with a number a workshop of that many parts, and acts. */
+    public static void main(String[] args) throws Exception {
+        FeltSpeed felt = new FeltSpeed();
+        PrintStream out = System.out;
+        // The toolkit writes of each pulse that did something.
+        System.setErr(new PrintStream(felt.log, true, StandardCharsets.UTF_8));
+        felt.open(args.length == 0 ? 0 : Integer.parseInt(args[0]));
+        out.printf("%-44s %10s %10s %10s %10s%n", "action (median of 12 / worst, first 4 apart)", "itself ms", "others ms", "pulse ms", "settled ms");
+        felt.acts(out);
+        felt.<Void>onFx(() -> {
+            felt.stage.hide();
+            felt.desk.close();
+            return null;
+        });
+        Platform.exit();
+        System.exit(0);
+    }
+
+    private void open(int parts) throws Exception {
+        Path file = Files.createTempDirectory("tinperch-felt").resolve("workshop.db");
+        Platform.startup(() -> { });
+        onFx(() -> {
+            desk = new Desk(TinPerchApp.openWorkshop(file, true));
+            if (parts > 0) {
+                desk.workshop().edit("many parts", s -> many(s, parts));
+            }
+            stage = new Stage();
+            TinPerchApp.show(stage, desk, 1280, 800);
+            stage.getScene().addPreLayoutPulseListener(() -> pulseFrom = System.nanoTime());
+            return null;
+        });
+        Thread beat = new Thread(this::beat, "heartbeat");
+        beat.setDaemon(true);
+        beat.start();
+        settle();
+    }
+
+    /** So many more parts, in upgrades of ten. */
+    private static WorkshopState many(WorkshopState s, int parts) {
+        Upgrade like = s.upgrade(BLOWER).orElseThrow();
+        PartDesign part = like.parts().get(0);
+        WorkshopState now = s;
+        for (int u = 0; u < parts / 10; u++) {
+            List<PartDesign> ten = new ArrayList<>();
+            for (int p = 0; p < 10; p++) {
+                ten.add(part.withId("p" + (p + 1)).withName("Plate " + (10 * u + p + 1)).with(part.values().with(ToolCarriagePlate.WIDTH, 80.0 + p)));
+            }
+            now = now.with(new Upgrade("many-" + u, like.machineId(), "Many " + u, like.started(), like.trouble(), ten, like.hostMachineId()));
+        }
+        return now;
+    }
+
+    /** Asks for a turn on the interface's thread again and again; a turn that takes long without a pulse was somebody's work. */
+    private void beat() {
+        AtomicLong before = new AtomicLong(System.nanoTime());
+        while (true) {
+            FutureTask<Void> turn = new FutureTask<>(() -> {
+                long now = System.nanoTime();
+                long was = before.getAndSet(now);
+                boolean pulsed = pulseFrom > was;
+                if (!pulsed) {
+                    synchronized (handlers) {
+                        handlers.add((now - was) / 1e6 - 1.0);
+                    }
+                }
+                return null;
+            });
+            Platform.runLater(turn);
+            try {
+                turn.get();
+                Thread.sleep(1);
+            } catch (InterruptedException | ExecutionException e) {
+                return;
+            }
+        }
+    }
+
+    private <T> T onFx(Callable<T> work) throws Exception {
+        FutureTask<T> task = new FutureTask<>(work);
+        Platform.runLater(task);
+        return task.get();
+    }
+
+    /** Waits until nothing is judged any more and no pulse has come for a while; answers when the last of both was. */
+    private long settle() throws Exception {
+        long begun = System.nanoTime();
+        long last = begun;
+        while (System.nanoTime() - begun < MOST_NS) {
+            boolean settled = onFx(() -> desk.settledProperty().get());
+            long now = System.nanoTime();
+            if (!settled) {
+                last = now;
+            }
+            long quiet = Math.max(last, lastPulse.get());
+            if (now - quiet > QUIET_NS) {
+                return quiet;
+            }
+            Thread.sleep(1);
+        }
+        return System.nanoTime();
+    }
+
+    private interface Act {
+        void at(int n) throws Exception;
+    }
+
+    private void acts(PrintStream out) throws Exception {
+        act(out, "open an upgrade at Shape", 1, n -> desk.goTo(desk.state().upgrade(BLOWER).orElseThrow(), Station.SHAPE));
+        act(out, "edit the plate's width", 12, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82 + n % 2)));
+        act(out, "hover a remedy", 12, n -> desk.previewRemedy(n % 2 == 1 ? null : desk.assessmentProperty().get().findings().stream()
+                .flatMap(f -> f.remedies().stream()).findFirst().orElseThrow()));
+        act(out, "turn the turntable by a step", 12, n -> mouse(find("turntable"), n));
+        onFx(() -> desk.edits().make(BLOWER, desk.part().orElseThrow().with(new Feature("f1", "hole", "Hole 1", Anchor.middle("part", "plate", Vec3.Z).at(-30, 8), Values.START, false)), "add"));
+        settle();
+        onFx(() -> {
+            ((Button) find("feature-f1")).fire();
+            return null;
+        });
+        settle();
+        act(out, "drag a feature by a step", 12, n -> mouse(find("feature-knob"), n));
+        act(out, "place a feature", 12, n -> desk.edits().make(BLOWER, desk.part().orElseThrow().with(desk.part().orElseThrow().feature("f1").orElseThrow().with(
+                Anchor.middle("part", "plate", Vec3.Z).at(-30 + n % 3, 8))), "move"));
+        act(out, "show it on the machine", 2, n -> ((ToggleButton) find("in-place")).fire());
+        act(out, "to Measure and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.MEASURE : Station.SHAPE));
+        act(out, "to Print and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.PRINT : Station.SHAPE));
+        act(out, "undo, redo", 12, n -> {
+            if (n % 2 == 0) {
+                desk.workshop().undo();
+            } else {
+                desk.workshop().redo();
+            }
+        });
+        List<Machine> machines = desk.state().machines();
+        act(out, "to a machine's sheet", 12, n -> desk.goTo(machines.get(n % machines.size())));
+        act(out, "a day back in the book", 12, n -> {
+            Slider day = (Slider) find("book-day");
+            day.setValue(day.getValue() - 5);
+        });
+    }
+
+    private Node find(String id) {
+        return java.util.Objects.requireNonNull(Ui.find(stage.getScene().getRoot(), id), id);
+    }
+
+    private static void mouse(Node on, int n) {
+        double x = on.getLayoutBounds().getCenterX() + 6 * (n % 5);
+        double y = on.getLayoutBounds().getCenterY();
+        for (var type : n == 0 ? List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_DRAGGED) : List.of(MouseEvent.MOUSE_DRAGGED)) {
+            Event.fireEvent(on, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, false, false, false, null));
+        }
+    }
+
+    private void act(PrintStream out, String name, int times, Act act) throws Exception {
+        List<double[]> runs = new ArrayList<>();
+        for (int i = 0; i < times; i++) {
+            log.reset();
+            synchronized (handlers) {
+                handlers.clear();
+            }
+            int n = i;
+            long from = System.nanoTime();
+            double self = onFx(() -> {
+                long t = System.nanoTime();
+                act.at(n);
+                return (System.nanoTime() - t) / 1e6;
+            });
+            double settled = (settle() - from) / 1e6;
+            double others;
+            synchronized (handlers) {
+                others = handlers.stream().mapToDouble(Double::doubleValue).filter(h -> Math.abs(h - self) > 1.5).max().orElse(0);
+            }
+            if (name.equals(System.getProperty("felt.show"))) {
+                out.println(log.toString(StandardCharsets.UTF_8).replaceAll("T13 : Slow.*\n", ""));
+            }
+            runs.add(new double[] {self, others, longestPulse(), settled});
+        }
+        List<double[]> first = runs.subList(0, Math.min(4, runs.size()));
+        if (runs.size() > 4) {
+            line(out, name + ", first four", first);
+            line(out, name, runs.subList(4, runs.size()));
+        } else {
+            line(out, name, first);
+        }
+    }
+
+    private double longestPulse() {
+        Matcher m = PULSE.matcher(log.toString(StandardCharsets.UTF_8));
+        double longest = 0;
+        while (m.find()) {
+            longest = Math.max(longest, Double.parseDouble(m.group(1)));
+        }
+        return longest;
+    }
+
+    private static void line(PrintStream out, String name, List<double[]> runs) {
+        StringBuilder s = new StringBuilder(String.format("%-44s", name));
+        for (int k = 0; k < 4; k++) {
+            int column = k;
+            double[] sorted = runs.stream().mapToDouble(r -> r[column]).sorted().toArray();
+            s.append(String.format(" %4.0f /%4.0f", sorted[sorted.length / 2], sorted[sorted.length - 1]));
+        }
+        out.println(s);
+    }
+
+    static {
+        // Software drawing is what machines without a graphics device have.
+        System.setProperty("prism.order", System.getProperty("prism.order", "sw"));
+    }
+}

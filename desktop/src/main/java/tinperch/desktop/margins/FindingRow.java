@@ -1,0 +1,124 @@
+package tinperch.desktop.margins;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tinperch.check.Finding;
+import tinperch.check.Margin;
+import tinperch.check.Remedy;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.SeverityBadge;
+import tinperch.desktop.look.Ui;
+import tinperch.fact.DrawingFact;
+
+/**
+ * A finding with its ruler and what can be done. It is told other numbers as they come: a row made anew would have to be styled again, and
+ * that is what a person waits for.
+ */
+final class FindingRow extends GridPane {
+    private static final double REMEDY_WIDTH = 270;
+
+    private final Desk desk;
+    private final Label what = Ui.text("", "finding-what");
+    private final Label why = Ui.text("", "finding-why");
+    private final Optional<MarginBar> bar;
+    private final List<Button> remedies = new ArrayList<>();
+    private final Optional<Button> settle;
+    private Finding finding;
+
+    FindingRow(Desk desk, Finding f) {
+        this.desk = desk;
+        finding = f;
+        getStyleClass().addAll("finding", "finding-" + f.severity().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+        Ui.id(this, "finding-" + f.id());
+        setHgap(14);
+        ColumnConstraints text = new ColumnConstraints();
+        text.setHgrow(Priority.ALWAYS);
+        text.setMinWidth(180);
+        text.setPrefWidth(360);
+        ColumnConstraints buttons = new ColumnConstraints();
+        buttons.setPrefWidth(REMEDY_WIDTH);
+        buttons.setMaxWidth(REMEDY_WIDTH);
+        buttons.setMinWidth(REMEDY_WIDTH);
+        getColumnConstraints().addAll(new ColumnConstraints(84), text, new ColumnConstraints(200), buttons);
+        bar = f.margin().map(m -> new MarginBar(desk.theme(), m));
+        settle = f.settle().map(s -> Ui.id(Ui.button(s.label(), "mdi2a-arrow-right", () -> desk.settle(finding.settle().orElseThrow())), "settle-" + f.id()));
+        settle.ifPresent(b -> b.getStyleClass().add("settle"));
+        for (int i = 0; i < f.remedies().size(); i++) {
+            remedies.add(remedy(i));
+        }
+        FlowPane acts = new FlowPane(6, 4);
+        acts.setAlignment(Pos.CENTER_LEFT);
+        acts.getChildren().addAll(remedies);
+        settle.ifPresent(acts.getChildren()::add);
+        add(new SeverityBadge(f.severity()), 0, 0);
+        add(new VBox(1, what, why), 1, 0);
+        bar.ifPresent(b -> add(b, 2, 0));
+        add(acts, 3, 0);
+        setOnMouseEntered(e -> desk.litProperty().set(lit()));
+        setOnMouseExited(e -> desk.litProperty().set(""));
+        show(f);
+    }
+
+    private Button remedy(int i) {
+        Button b = Ui.id(new Button(), "remedy-" + finding.id() + "-" + i);
+        b.getStyleClass().add("remedy");
+        b.setMaxWidth(REMEDY_WIDTH);
+        b.setOnAction(e -> desk.apply(finding.remedies().get(i)));
+        b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? finding.remedies().get(i) : null));
+        b.focusedProperty().addListener((o, was, is) -> desk.previewRemedy(is ? finding.remedies().get(i) : null));
+        return b;
+    }
+
+    /**
+     * Takes the finding as it is now; false when it needs a row of another kind.
+     *
+     * @param proven whether its remedies have been tried out; until then those of before stay, but cannot be pressed
+     */
+    boolean take(Finding next, boolean proven) {
+        boolean waiting = !proven && next.remedies().isEmpty();
+        boolean alike = next.severity() == finding.severity() && next.margin().isPresent() == bar.isPresent()
+                && (waiting || next.remedies().size() == remedies.size()) && next.settle().isPresent() == settle.isPresent();
+        remedies.forEach(b -> b.setDisable(waiting));
+        if (alike && !next.equals(finding)) {
+            show(next);
+        }
+        return alike;
+    }
+
+    private void show(Finding next) {
+        finding = next;
+        what.setText(next.what());
+        why.setText(next.why());
+        bar.ifPresent(b -> b.show(next.margin().orElseThrow()));
+        settle.ifPresent(b -> b.setText(next.settle().orElseThrow().label()));
+        for (int i = 0; i < Math.min(remedies.size(), next.remedies().size()); i++) {
+            Remedy r = next.remedies().get(i);
+            remedies.get(i).setText(r.label() + (r.leaves().isEmpty() ? "" : " …"));
+            if (!r.leaves().isEmpty()) {
+                Ui.tip(remedies.get(i), "It helps, but leaves something: " + r.leaves());
+            } else {
+                Ui.noTip(remedies.get(i));
+            }
+        }
+    }
+
+    /** Shows where a remedy under the mouse would put the value; null for none. */
+    void preview(Margin next) {
+        bar.ifPresent(b -> b.preview(next));
+    }
+
+    private String lit() {
+        DrawingFact.Drawing d = desk.drawingProperty().get();
+        return d != null && d.pieces().size() > 1 && !finding.feature().isEmpty() ? finding.pieceId() + DrawingFact.OF + finding.feature() : finding.feature();
+    }
+}
