@@ -43,7 +43,7 @@ import tinperch.workshop.WorkshopState;
  */
 public final class FeltSpeed {
     private static final Pattern PULSE = Pattern.compile("PULSE: \\d+ \\[\\d+ms:(\\d+)ms\\]");
-    private static final long QUIET_NS = 120_000_000;
+    private static final long QUIET_NS = 250_000_000;
     /** A blinking caret never lets the window rest for good. */
     private static final long MOST_NS = 4_000_000_000L;
     private static final String BLOWER = "avocet-blower";
@@ -72,7 +72,7 @@ public final class FeltSpeed {
         // The toolkit writes of each pulse that did something.
         System.setErr(new PrintStream(felt.log, true, StandardCharsets.UTF_8));
         felt.open(args.length == 0 ? 0 : Integer.parseInt(args[0]));
-        out.printf("%-44s %10s %10s %10s %10s%n", "action (median of 12 / worst, first 4 apart)", "itself ms", "others ms", "pulse ms", "settled ms");
+        out.printf("%-44s %10s %10s %10s %10s%n", "action (median / worst, first 4 apart)", "itself ms", "others ms", "pulse ms", "settled ms");
         felt.acts(out);
         felt.<Void>onFx(() -> {
             felt.stage.hide();
@@ -100,6 +100,12 @@ public final class FeltSpeed {
         beat.setDaemon(true);
         beat.start();
         settle();
+        // As the application does; nobody makes an edit in the first seconds.
+        onFx(() -> {
+            desk.warmUp();
+            return null;
+        });
+        Thread.sleep(4000);
     }
 
     /** So many more parts, in upgrades of ten. */
@@ -153,9 +159,11 @@ public final class FeltSpeed {
         long begun = System.nanoTime();
         long last = begun;
         while (System.nanoTime() - begun < MOST_NS) {
+            long turn = System.nanoTime();
             boolean settled = onFx(() -> desk.settledProperty().get());
             long now = System.nanoTime();
-            if (!settled) {
+            // A turn that was long in coming: a pulse is under way, and is told of only when it ends.
+            if (!settled || now - turn > 20_000_000) {
                 last = now;
             }
             long quiet = Math.max(last, lastPulse.get());
@@ -173,7 +181,7 @@ public final class FeltSpeed {
 
     private void acts(PrintStream out) throws Exception {
         act(out, "open an upgrade at Shape", 1, n -> desk.goTo(desk.state().upgrade(BLOWER).orElseThrow(), Station.SHAPE));
-        act(out, "edit the plate's width", 12, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82 + n % 2)));
+        act(out, "edit the plate's width", 40, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82 + n % 2)));
         act(out, "hover a remedy", 12, n -> desk.previewRemedy(n % 2 == 1 ? null : desk.assessmentProperty().get().findings().stream()
                 .flatMap(f -> f.remedies().stream()).findFirst().orElseThrow()));
         act(out, "turn the turntable by a step", 12, n -> mouse(find("turntable"), n));

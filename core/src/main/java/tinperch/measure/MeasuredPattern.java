@@ -1,7 +1,9 @@
 package tinperch.measure;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +20,15 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOpti
 public final class MeasuredPattern {
     /** How strongly "a rectangle" pulls where nothing was measured, against a reading good to 0.05 mm. */
     private static final double PULL = 1e-3;
+    private static final int MOST_SOLVED = 200;
+    private static final Map<Map<String, List<Reading>>, Optional<MeasuredPattern>> SOLVED = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Map<String, List<Reading>>, Optional<MeasuredPattern>> eldest) {
+            return size() > MOST_SOLVED;
+        }
+    });
 
     private final double[] xMm;
     private final double[] yMm;
@@ -38,6 +49,16 @@ public final class MeasuredPattern {
 
     /** The pattern of a sheet, or empty when too little was read (one horizontal and one vertical side are needed). */
     public static Optional<MeasuredPattern> of(PatternSheet sheet) {
+        // Every edit of a part asks for the patterns it stands on; the same readings give the same pattern.
+        Optional<MeasuredPattern> known = SOLVED.get(sheet.readings());
+        if (known == null) {
+            known = solved(sheet);
+            SOLVED.put(sheet.readings(), known);
+        }
+        return known;
+    }
+
+    private static Optional<MeasuredPattern> solved(PatternSheet sheet) {
         Map<HolePair, PatternSheet.Derived> known = new EnumMap<>(HolePair.class);
         for (HolePair p : HolePair.values()) {
             sheet.derived(p).ifPresent(d -> known.put(p, d));

@@ -1,7 +1,9 @@
 package tinperch.measure;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
@@ -16,6 +18,9 @@ import org.hipparchus.distribution.continuous.TDistribution;
 public record Spread(int count, double mean, double deviation, double halfWidth) {
     /** Calipers: ±0.03 mm (common practice). */
     public static final double CALIPER_MM = 0.03;
+
+    /** Searching for a quantile takes longer than everything else done with a few readings. */
+    private static final Map<Integer, Double> FACTORS = new ConcurrentHashMap<>();
 
     /** Of caliper readings, mm; empty when none counts. */
     public static Optional<Spread> of(List<Reading> readings) {
@@ -45,7 +50,7 @@ public record Spread(int count, double mean, double deviation, double halfWidth)
 
     /** Two-sided 95 % Student factor for the given degrees of freedom, at least 1. */
     public static double studentT(int degreesOfFreedom) {
-        return new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.975);
+        return FACTORS.computeIfAbsent(degreesOfFreedom, n -> new TDistribution(n).inverseCumulativeProbability(0.975));
     }
 
     /**

@@ -4,6 +4,9 @@ package tinperch.desktop.desk;
 public interface View {
     void refresh();
 
+    /** Called when the person comes to it, after it is in view. */
+    default void arrived() { }
+
     /** Called when more is judged of what the desk looks at, for views that show findings. */
     default void judged() { }
 

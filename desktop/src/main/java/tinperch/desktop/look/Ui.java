@@ -74,6 +74,23 @@ public final class Ui {
         return node;
     }
 
+    /** Puts a page away or takes it out again; it stays in the window. Marked by a property: another style class would have all of the page styled anew. */
+    public static void putAway(Node page, boolean away) {
+        page.setVisible(!away);
+        page.setManaged(!away);
+        page.getProperties().put(PUT_AWAY, away);
+    }
+
+    /** Whether neither a node nor anything it is in is put away. */
+    public static boolean isSeen(Node node) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (!n.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** Takes the sentence away again. */
     public static void noTip(Node node) {
         node.getProperties().remove(TIP);

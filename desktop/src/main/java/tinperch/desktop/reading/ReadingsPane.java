@@ -42,6 +42,7 @@ public final class ReadingsPane extends BorderPane implements View {
     private final HBox naming;
     private final boolean scrolls;
     private final Instruments instruments;
+    private List<Object> seen;
     private String key;
     private String shownKind;
     private SheetSide shown;
@@ -86,6 +87,7 @@ public final class ReadingsPane extends BorderPane implements View {
 
     private void open(String next) {
         key = next;
+        seen = null;
         refresh();
     }
 
@@ -125,6 +127,11 @@ public final class ReadingsPane extends BorderPane implements View {
         if (!key.isEmpty() && entry().isEmpty()) {
             key = all.isEmpty() ? "" : all.get(0).key();
         }
+        List<Object> now = List.of(key, all.stream().map(e -> List.of(e.key(), e.sheet(), e.remove() != null)).toList());
+        if (now.equals(seen)) {
+            return;
+        }
+        seen = now;
         tabs.getChildren().clear();
         if (!scrolls) {
             tabs.getChildren().add(Ui.whole(Ui.label("Readings", "section")));
@@ -146,8 +153,8 @@ public final class ReadingsPane extends BorderPane implements View {
         }
         tabs.getChildren().add(add);
         add.setDisable(key.isEmpty());
-        Optional<Entry> now = entry();
-        if (now.isEmpty()) {
+        Optional<Entry> opened = entry();
+        if (opened.isEmpty()) {
             shownKind = "";
             shown = null;
             left.getChildren().setAll(tabs, chooser());
@@ -156,7 +163,7 @@ public final class ReadingsPane extends BorderPane implements View {
                             + "is still missing. Calipers that type work in every cell: digits and Enter.", "faint"));
             return;
         }
-        Entry e = now.get();
+        Entry e = opened.get();
         if (!e.sheet().kind().equals(shownKind)) {
             shownKind = e.sheet().kind();
             shown = e.sheet().isPattern() ? new PatternView(desk.theme(), instruments, this::patterns)

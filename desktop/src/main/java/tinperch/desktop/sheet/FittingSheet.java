@@ -161,6 +161,9 @@ public final class FittingSheet extends Pane {
 
     @Override
     protected void layoutChildren() {
+        if (!Ui.isSeen(this)) {
+            return;
+        }
         double w = getWidth();
         double h = getHeight();
         canvas.setWidth(w);

@@ -34,12 +34,12 @@ final class MeasureStation extends VBox implements View {
         roles = new RolesPane(desk, upgradeId, sheetId -> pane.openSheet(key(sheetId)));
         VBox.setVgrow(pane, Priority.ALWAYS);
         getChildren().addAll(roles, pane);
-        // Whoever comes here has the calipers in hand.
-        parentProperty().addListener((o, was, is) -> {
-            if (is != null) {
-                pane.focusFirstMissing();
-            }
-        });
+    }
+
+    /** Whoever comes here has the calipers in hand. */
+    @Override
+    public void arrived() {
+        pane.focusFirstMissing();
     }
 
     private Upgrade upgrade() {

@@ -150,6 +150,14 @@ final class ShapeStation extends BorderPane implements View {
         }
     }
 
+    /** What changed while another station was in view is drawn now. */
+    @Override
+    public void arrived() {
+        if (sheet != null) {
+            sheet.requestLayout();
+        }
+    }
+
     @Override
     public void leave() {
         if (sheet != null) {

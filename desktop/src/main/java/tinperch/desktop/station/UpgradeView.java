@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
@@ -27,6 +28,7 @@ public final class UpgradeView extends VBox implements View {
     private final Map<Station, Node> stations = new EnumMap<>(Station.class);
     private final HBox whyLine;
     private final Label why = Ui.label("", "why");
+    private final StackPane pages = new StackPane();
     private Node shown;
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> desk().state().upgrade(upgrade()).ifPresent(this::told);
 
@@ -46,7 +48,10 @@ public final class UpgradeView extends VBox implements View {
         if (desk.workshop().preference("hide why").isEmpty()) {
             getChildren().add(whyLine);
         }
-        getChildren().add(tray);
+        pages.setMinSize(0, 0);
+        pages.setPrefHeight(0);
+        VBox.setVgrow(pages, Priority.ALWAYS);
+        getChildren().addAll(pages, tray);
         desk.assessmentProperty().addListener(onAssessment);
     }
 
@@ -88,13 +93,18 @@ public final class UpgradeView extends VBox implements View {
         why.setText(at.station().why());
         Node next = station(at.station());
         if (next != shown) {
-            getChildren().remove(shown);
+            if (!pages.getChildren().contains(next)) {
+                // A station takes what the run and the tray leave, never more.
+                ((Region) next).setMinHeight(0);
+                ((Region) next).setPrefHeight(0);
+                pages.getChildren().add(next);
+            }
+            // Stations stay in the window: one put back would be styled anew.
+            pages.getChildren().forEach(n -> Ui.putAway(n, n != next));
             shown = next;
-            VBox.setVgrow(next, Priority.ALWAYS);
-            // A station takes what the run and the tray leave, never more.
-            ((Region) next).setMinHeight(0);
-            ((Region) next).setPrefHeight(0);
-            getChildren().add(getChildren().indexOf(tray), next);
+            ((View) next).refresh();
+            ((View) next).arrived();
+            return;
         }
         ((View) next).refresh();
     }

@@ -50,12 +50,12 @@ final class Places extends StackPane {
     void show(Node view) {
         getChildren().removeIf(n -> n != view && n != spare && !kept.containsValue(n));
         for (Node n : getChildren()) {
-            putAway(n, n != view);
+            Ui.putAway(n, n != view);
         }
         if (!getChildren().contains(view)) {
             getChildren().add(view);
         }
-        putAway(view, false);
+        Ui.putAway(view, false);
     }
 
     private void makeReady() {
@@ -71,13 +71,6 @@ final class Places extends StackPane {
         spare.applyCss();
         spare.resize(getWidth(), getHeight());
         spare.layout();
-        putAway(spare, true);
-    }
-
-    /** Marked by a property: another style class would have all of the page styled anew. */
-    private static void putAway(Node n, boolean away) {
-        n.setVisible(!away);
-        n.setManaged(!away);
-        n.getProperties().put(Ui.PUT_AWAY, away);
+        Ui.putAway(spare, true);
     }
 }

@@ -8,9 +8,11 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
@@ -58,6 +60,9 @@ public final class TinPerchApp extends Application {
             return;
         }
         show(stage, desk, 1280, 800);
+        PauseTransition standing = new PauseTransition(Duration.seconds(1.5));
+        standing.setOnFinished(e -> desk.warmUp());
+        standing.play();
     }
 
     /** Opens a workshop file; an empty one is filled with the demo when asked. */

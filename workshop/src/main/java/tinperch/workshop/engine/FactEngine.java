@@ -24,7 +24,9 @@ import tinperch.judge.Checks;
 import tinperch.judge.Judge;
 import tinperch.judge.Prover;
 import tinperch.judge.Starts;
+import tinperch.part.param.NumberParam;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Recipe;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
@@ -38,6 +40,7 @@ import tinperch.workshop.background.Latest;
 public final class FactEngine implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(FactEngine.class);
     private static final long BETWEEN_NEWS_NS = 60_000_000;
+    private static final int WARM_UPS = 6;
 
     private final FactMemory memory = new FactMemory();
     private final AtomicLong asked = new AtomicLong();
@@ -144,6 +147,39 @@ public final class FactEngine implements AutoCloseable {
     /** Chooses what a new part begins with, when there is time. */
     public void start(Upgrade upgrade, PartDesign part, Shop shop, Consumer<PartDesign> done) {
         behind.give(() -> Starts.choose(upgrade, part, shop, c -> memory.of(c, Stop.NEVER)), done);
+    }
+
+    /**
+     * Goes through what an edit sets off, a few times, while nothing else is asked: so that the person's first edits need not wait for the
+     * compiler. Ends as soon as something is looked at.
+     */
+    public void warmUp(Case c) {
+        long number = asked.get();
+        Stop stop = () -> asked.get() != number;
+        behind.give(() -> {
+            try {
+                for (int i = 1; i <= WARM_UPS; i++) {
+                    Case edited = c.with(nudged(c, i));
+                    Facts facts = memory.of(edited, stop);
+                    facts.get(DrawingFact.DRAWING);
+                    Assessment a = Judge.judge(edited, facts);
+                    a.findings().forEach(f -> Prover.tried(f, edited, a, k -> memory.of(k, stop), stop));
+                }
+            } catch (Stop.Stopped e) {
+                LOG.trace("The person was quicker");
+            } catch (RuntimeException e) {
+                LOG.debug("Warming up ended early", e);
+            }
+            return null;
+        }, done -> { });
+    }
+
+    /** The recipe with its first length a hundredth of a millimetre or more longer. */
+    private static Recipe nudged(Case c, int hundredths) {
+        Recipe r = c.recipe();
+        return c.family().flatMap(f -> f.params().stream().filter(NumberParam.class::isInstance).map(NumberParam.class::cast).findFirst())
+                .map(p -> new Recipe(r.familyId(), p.set(r.values(), Math.min(p.max(), p.of(r.values()) + 0.01 * hundredths)), r.refs(), r.features(), r.holeOffsetMm(), r.mark()))
+                .orElse(r);
     }
 
     /** A fact of any case when there is time. */
