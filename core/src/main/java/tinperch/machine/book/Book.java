@@ -29,11 +29,12 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
 
     public Book {
-        components = List.copyOf(components);
-        settings = List.copyOf(settings);
-        loadouts = List.copyOf(loadouts);
-        redone = List.copyOf(redone);
-        // Books begun by an earlier version have no hours.
+        // Books begun by an earlier version have no hours; one written by hand may have nothing but what matters.
+        since = since == null ? LocalDate.of(2000, 1, 1) : since;
+        components = components == null ? List.of() : List.copyOf(components);
+        settings = settings == null ? List.of() : List.copyOf(settings);
+        loadouts = loadouts == null ? List.of() : List.copyOf(loadouts);
+        redone = redone == null ? List.of() : List.copyOf(redone);
         hours = hours == null ? List.of() : hours.stream().sorted(Comparator.comparing(HoursRun::on)).toList();
     }
 

@@ -23,7 +23,7 @@ public record Model(String id, String name, String meshId, double scale, int tri
     public static final List<Double> SCALES = List.of(1.0, 25.4, 10.0, 1000.0);
 
     public Model {
-        checks = List.copyOf(checks);
+        checks = checks == null ? List.of() : List.copyOf(checks);
     }
 
     /** Whether it may be believed. */

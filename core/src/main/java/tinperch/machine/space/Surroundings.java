@@ -14,10 +14,10 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     public static final Surroundings NONE = new Surroundings(List.of(), List.of(), List.of());
 
     public Surroundings {
-        axes = List.copyOf(axes);
-        groups = List.copyOf(groups);
-        neighbours = List.copyOf(neighbours);
-        // Surroundings kept by an earlier version have no sites.
+        // Surroundings kept by an earlier version have no sites; those written by hand may lack any of these.
+        axes = axes == null ? List.of() : List.copyOf(axes);
+        groups = groups == null ? List.of() : List.copyOf(groups);
+        neighbours = neighbours == null ? List.of() : List.copyOf(neighbours);
         sites = sites == null ? List.of() : List.copyOf(sites);
     }
 

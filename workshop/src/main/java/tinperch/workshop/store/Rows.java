@@ -17,13 +17,20 @@ import tinperch.workshop.WorkshopState;
 
 /** The bodies of a workshop's records, and how they become its state. */
 final class Rows {
-    private final List<String> machines;
-    private final List<String> upgrades;
-    private final List<String> revisions;
+    private final List<Stored> machines;
+    private final List<Stored> upgrades;
+    private final List<Stored> revisions;
     private final ScrewDrawer drawer;
     private boolean old;
 
-    Rows(List<String> machines, List<String> upgrades, List<String> revisions, ScrewDrawer drawer) {
+    /**
+     * A record as it is stored.
+     *
+     * @param items what it has many of, in order
+     */
+    record Stored(String body, List<Body.Row> items) {}
+
+    Rows(List<Stored> machines, List<Stored> upgrades, List<Stored> revisions, ScrewDrawer drawer) {
         this.machines = machines;
         this.upgrades = upgrades;
         this.revisions = revisions;
@@ -43,7 +50,7 @@ final class Rows {
     WorkshopState state(Consumer<String> lost) {
         List<ObjectNode> m = trees(machines, lost);
         List<ObjectNode> u = trees(upgrades, lost);
-        old = u.stream().anyMatch(OldBodies::isOld);
+        old |= u.stream().anyMatch(OldBodies::isOld);
         OldBodies.upgrades(m, u);
         List<Machine> all = read(m, Machine.class, lost);
         Set<String> known = new HashSet<>(all.stream().map(Machine::id).toList());
@@ -63,13 +70,15 @@ final class Rows {
         return new WorkshopState(all, their, kept, drawer);
     }
 
-    private static List<ObjectNode> trees(List<String> bodies, Consumer<String> lost) {
+    private List<ObjectNode> trees(List<Stored> records, Consumer<String> lost) {
         List<ObjectNode> all = new ArrayList<>();
-        for (String body : bodies) {
+        for (Stored r : records) {
             try {
                 // A damaged file was not migrated; readings were called otherwise before V2.
-                JsonNode tree = Json.tree(body.replace("\"valueMm\":", "\"value\":"));
+                JsonNode tree = Json.tree(r.body.replace("\"valueMm\":", "\"value\":"));
                 if (tree instanceof ObjectNode o) {
+                    old |= Body.isWhole(o);
+                    Body.join(o, r.items, lost);
                     all.add(o);
                 } else {
                     lost.accept("It is no record.");

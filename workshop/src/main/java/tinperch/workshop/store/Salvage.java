@@ -11,6 +11,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -59,7 +60,8 @@ final class Salvage {
     }
 
     private static Rows rows(Connection c, List<String> lost) {
-        return new Rows(bodies(c, "machine", lost), bodies(c, "upgrade", lost), bodies(c, "revision", lost), drawer(c));
+        Map<String, List<Body.Row>> items = items(c, lost);
+        return new Rows(records(c, "machine", items, lost), records(c, "upgrade", items, lost), records(c, "revision", Map.of(), lost), drawer(c));
     }
 
     private static boolean has(Connection c, String table) {
@@ -97,16 +99,35 @@ final class Salvage {
         }
     }
 
-    private static List<String> bodies(Connection c, String table, List<String> lost) {
-        List<String> out = new ArrayList<>();
-        try (Statement s = c.createStatement(); ResultSet r = s.executeQuery("SELECT body FROM " + table)) {
+    private static List<Rows.Stored> records(Connection c, String table, Map<String, List<Body.Row>> items, List<String> lost) {
+        List<Rows.Stored> out = new ArrayList<>();
+        // Revisions have nothing of the kind, and no id of their own.
+        String id = items.isEmpty() ? "''" : "id";
+        try (Statement s = c.createStatement(); ResultSet r = s.executeQuery("SELECT body, " + id + " FROM " + table)) {
             while (r.next()) {
-                out.add(String.valueOf(r.getString(1)));
+                out.add(new Rows.Stored(String.valueOf(r.getString(1)), items.getOrDefault(table + "/" + r.getString(2), List.of())));
             }
         } catch (SQLException e) {
             lost.add(table);
         }
         return out;
+    }
+
+    /** Things that are rows of their own, by their owner; none in files of before. */
+    private static Map<String, List<Body.Row>> items(Connection c, List<String> lost) {
+        Map<String, List<Body.Row>> all = new HashMap<>();
+        if (!has(c, "item")) {
+            return all;
+        }
+        try (Statement s = c.createStatement(); ResultSet r = s.executeQuery("SELECT kind, owner, field, id, position, body FROM item ORDER BY position")) {
+            while (r.next()) {
+                all.computeIfAbsent(r.getString(1) + "/" + r.getString(2), k -> new ArrayList<>())
+                        .add(new Body.Row(String.valueOf(r.getString(3)), String.valueOf(r.getString(4)), r.getInt(5), String.valueOf(r.getString(6))));
+            }
+        } catch (SQLException e) {
+            lost.add("item");
+        }
+        return all;
     }
 
     private static Path copy(Path file) throws IOException {

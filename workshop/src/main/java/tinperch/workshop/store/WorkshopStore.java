@@ -9,23 +9,22 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
+import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.JdbiException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
-import tinperch.files.json.Json;
 import tinperch.files.model.MeshBlob;
 import tinperch.hardware.ScrewDrawer;
-import tinperch.machine.Machine;
-import tinperch.upgrade.Revision;
-import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
 
 /**
@@ -35,11 +34,15 @@ import tinperch.workshop.WorkshopState;
 public final class WorkshopStore implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(WorkshopStore.class);
 
+    private static final String MACHINE = "machine";
+    private static final String UPGRADE = "upgrade";
+
     private final Connection connection;
     private final Jdbi jdbi;
     private final FileChannel lock;
     private final String notice;
     private final WorkshopState salvaged;
+    private final Map<String, Writing.Written> written = new HashMap<>();
 
     private WorkshopStore(Connection connection, FileChannel lock, String notice, WorkshopState salvaged) {
         this.connection = connection;
@@ -137,11 +140,15 @@ public final class WorkshopStore implements AutoCloseable {
             return salvaged;
         }
         return guarded(() -> {
-            Rows rows = jdbi.withHandle(h -> new Rows(
-                    h.createQuery("SELECT body FROM machine ORDER BY position").mapTo(String.class).list(),
-                    h.createQuery("SELECT body FROM upgrade ORDER BY position").mapTo(String.class).list(),
-                    h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, part_id, number").mapTo(String.class).list(),
-                    drawer(h.createQuery("SELECT thread, lengths FROM drawer").mapToMap(String.class).list())));
+            Rows rows = jdbi.withHandle(h -> {
+                Map<String, List<Body.Row>> items = new HashMap<>();
+                h.createQuery("SELECT kind, owner, field, id, position, body FROM item ORDER BY position").map((r, c) -> items
+                        .computeIfAbsent(r.getString(1) + "/" + r.getString(2), k -> new ArrayList<>())
+                        .add(new Body.Row(r.getString(3), r.getString(4), r.getInt(5), r.getString(6)))).list();
+                return new Rows(records(h, MACHINE, items), records(h, UPGRADE, items),
+                        h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, part_id, number").mapTo(String.class).map(b -> new Rows.Stored(b, List.of())).list(),
+                        drawer(h.createQuery("SELECT thread, lengths FROM drawer").mapToMap(String.class).list()));
+            });
             WorkshopState state = rows.state(lost -> {
                 throw new StoreFault("A row of the workshop file cannot be read: " + lost, null);
             });
@@ -152,9 +159,14 @@ public final class WorkshopStore implements AutoCloseable {
         });
     }
 
-    static ScrewDrawer drawer(List<java.util.Map<String, String>> rows) {
-        ScrewDrawer drawer = new ScrewDrawer(java.util.Map.of());
-        for (java.util.Map<String, String> row : rows) {
+    private static List<Rows.Stored> records(Handle h, String table, Map<String, List<Body.Row>> items) {
+        return h.createQuery("SELECT id, body FROM " + table + " ORDER BY position").map((r, c) ->
+                new Rows.Stored(r.getString(2), items.getOrDefault(table + "/" + r.getString(1), List.of()))).list();
+    }
+
+    static ScrewDrawer drawer(List<Map<String, String>> rows) {
+        ScrewDrawer drawer = new ScrewDrawer(Map.of());
+        for (Map<String, String> row : rows) {
             List<Double> lengths = new ArrayList<>();
             for (String s : row.get("lengths").split(" ")) {
                 if (!s.isBlank()) {
@@ -173,59 +185,7 @@ public final class WorkshopStore implements AutoCloseable {
      */
     public synchronized void save(WorkshopState before, WorkshopState after) {
         guarded(() -> {
-            jdbi.useTransaction(h -> {
-                for (int i = 0; i < after.machines().size(); i++) {
-                    Machine m = after.machines().get(i);
-                    if (i >= before.machines().size() || before.machines().get(i) != m) {
-                        h.createUpdate("INSERT INTO machine (id, position, body) VALUES (:id, :position, :body) "
-                                        + "ON CONFLICT (id) DO UPDATE SET position = :position, body = :body")
-                                .bind("id", m.id()).bind("position", i).bind("body", Json.text(m)).execute();
-                    }
-                }
-                for (int i = 0; i < after.upgrades().size(); i++) {
-                    Upgrade u = after.upgrades().get(i);
-                    if (i >= before.upgrades().size() || before.upgrades().get(i) != u) {
-                        h.createUpdate("INSERT INTO upgrade (id, machine_id, position, body) "
-                                        + "VALUES (:id, :machine, :position, :body) ON CONFLICT (id) DO UPDATE "
-                                        + "SET machine_id = :machine, position = :position, body = :body")
-                                .bind("id", u.id()).bind("machine", u.machineId()).bind("position", i)
-                                .bind("body", Json.text(u)).execute();
-                    }
-                }
-                for (int i = 0; i < after.revisions().size(); i++) {
-                    Revision r = after.revisions().get(i);
-                    if (i >= before.revisions().size() || before.revisions().get(i) != r) {
-                        h.createUpdate("INSERT INTO revision (upgrade_id, part_id, number, kept_at, body) "
-                                        + "VALUES (:upgrade, :part, :number, :at, :body) ON CONFLICT (upgrade_id, part_id, number) "
-                                        + "DO UPDATE SET kept_at = :at, body = :body")
-                                .bind("upgrade", r.upgradeId()).bind("part", r.partId()).bind("number", r.number())
-                                .bind("at", r.keptAt().toString()).bind("body", Json.text(r)).execute();
-                    }
-                }
-                // What is gone from the new state: the undo of adding.
-                for (Revision r : before.revisions()) {
-                    if (after.revisions().stream().noneMatch(
-                            k -> k.number() == r.number() && k.partId().equals(r.partId()) && k.upgradeId().equals(r.upgradeId()))) {
-                        h.execute("DELETE FROM revision WHERE upgrade_id = ? AND part_id = ? AND number = ?", r.upgradeId(), r.partId(), r.number());
-                    }
-                }
-                for (Upgrade u : before.upgrades()) {
-                    if (after.upgrade(u.id()).isEmpty()) {
-                        h.execute("DELETE FROM upgrade WHERE id = ?", u.id());
-                    }
-                }
-                for (Machine m : before.machines()) {
-                    if (after.machine(m.id()).isEmpty()) {
-                        h.execute("DELETE FROM machine WHERE id = ?", m.id());
-                    }
-                }
-                if (!after.drawer().equals(before.drawer())) {
-                    h.execute("DELETE FROM drawer");
-                    after.drawer().lengthsMm().forEach((thread, lengths) -> h.execute(
-                            "INSERT INTO drawer (thread, lengths) VALUES (?, ?)", thread,
-                            String.join(" ", lengths.stream().map(String::valueOf).toList())));
-                }
-            });
+            jdbi.useTransaction(h -> new Writing(h, written).differences(before, after));
             return null;
         });
     }

@@ -1,0 +1,102 @@
+package tinperch.workshop.store;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jdbi.v3.core.Handle;
+import tinperch.files.json.Json;
+import tinperch.machine.Machine;
+import tinperch.upgrade.Revision;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
+
+/** Writes what differs between two states: one row a thing, and only rows that changed. */
+final class Writing {
+    private static final String MACHINE = "machine";
+    private static final String UPGRADE = "upgrade";
+
+    private final Handle h;
+    private final Map<String, Written> written;
+
+    /** A record with the body it was written as. */
+    record Written(Object record, Body body) {}
+
+    /** @param written what this window wrote last, by kind and id, so that it is not taken apart again */
+    Writing(Handle h, Map<String, Written> written) {
+        this.h = h;
+        this.written = written;
+    }
+
+    void differences(WorkshopState before, WorkshopState after) {
+        for (int i = 0; i < after.machines().size(); i++) {
+            Machine m = after.machines().get(i);
+            if (i >= before.machines().size() || before.machines().get(i) != m) {
+                String body = body(MACHINE, m.id(), before.machine(m.id()).orElse(null), m, Body.OF_MACHINE);
+                h.createUpdate("INSERT INTO machine (id, position, body) VALUES (:id, :position, :body) ON CONFLICT (id) DO UPDATE SET position = :position, body = :body")
+                        .bind("id", m.id()).bind("position", i).bind("body", body).execute();
+            }
+        }
+        for (int i = 0; i < after.upgrades().size(); i++) {
+            Upgrade u = after.upgrades().get(i);
+            if (i >= before.upgrades().size() || before.upgrades().get(i) != u) {
+                String body = body(UPGRADE, u.id(), before.upgrade(u.id()).orElse(null), u, Body.OF_UPGRADE);
+                h.createUpdate("INSERT INTO upgrade (id, machine_id, position, body) VALUES (:id, :machine, :position, :body) "
+                                + "ON CONFLICT (id) DO UPDATE SET machine_id = :machine, position = :position, body = :body")
+                        .bind("id", u.id()).bind("machine", u.machineId()).bind("position", i).bind("body", body).execute();
+            }
+        }
+        for (int i = 0; i < after.revisions().size(); i++) {
+            Revision r = after.revisions().get(i);
+            if (i >= before.revisions().size() || before.revisions().get(i) != r) {
+                h.createUpdate("INSERT INTO revision (upgrade_id, part_id, number, kept_at, body) VALUES (:upgrade, :part, :number, :at, :body) "
+                                + "ON CONFLICT (upgrade_id, part_id, number) DO UPDATE SET kept_at = :at, body = :body")
+                        .bind("upgrade", r.upgradeId()).bind("part", r.partId()).bind("number", r.number())
+                        .bind("at", r.keptAt().toString()).bind("body", Json.text(r)).execute();
+            }
+        }
+        dropGone(before, after);
+        if (!after.drawer().equals(before.drawer())) {
+            h.execute("DELETE FROM drawer");
+            after.drawer().lengthsMm().forEach((thread, lengths) -> h.execute("INSERT INTO drawer (thread, lengths) VALUES (?, ?)", thread,
+                    String.join(" ", lengths.stream().map(String::valueOf).toList())));
+        }
+    }
+
+    /** What is gone from the new state: the undo of adding. */
+    private void dropGone(WorkshopState before, WorkshopState after) {
+        for (Revision r : before.revisions()) {
+            if (after.revisions().stream().noneMatch(k -> k.number() == r.number() && k.partId().equals(r.partId()) && k.upgradeId().equals(r.upgradeId()))) {
+                h.execute("DELETE FROM revision WHERE upgrade_id = ? AND part_id = ? AND number = ?", r.upgradeId(), r.partId(), r.number());
+            }
+        }
+        before.upgrades().stream().map(Upgrade::id).filter(id -> after.upgrade(id).isEmpty()).forEach(id -> drop(UPGRADE, id));
+        before.machines().stream().map(Machine::id).filter(id -> after.machine(id).isEmpty()).forEach(id -> drop(MACHINE, id));
+    }
+
+    private void drop(String kind, String id) {
+        h.execute("DELETE FROM item WHERE kind = ? AND owner = ?", kind, id);
+        h.execute("DELETE FROM " + kind + " WHERE id = ?", id);
+        written.remove(kind + "/" + id);
+    }
+
+    /** Writes the things a record has many of, as far as they changed, and answers the rest of its body. */
+    private String body(String kind, String id, Object before, Object after, List<String> lists) {
+        Written last = written.get(kind + "/" + id);
+        Body was = before == null ? new Body("", Map.of()) : last != null && last.record == before ? last.body : Body.of(before, lists);
+        Body is = Body.of(after, lists);
+        Map<Body.Item, Integer> places = new HashMap<>();
+        was.rows().forEach(r -> places.put(new Body.Item(r.field(), r.id()), r.position()));
+        for (Body.Row r : is.rows()) {
+            Body.Item item = new Body.Item(r.field(), r.id());
+            Integer place = places.remove(item);
+            if (place == null || place != r.position() || !r.body().equals(was.items().get(item))) {
+                h.execute("INSERT INTO item (kind, owner, field, id, position, body) VALUES (?, ?, ?, ?, ?, ?) "
+                        + "ON CONFLICT (kind, owner, field, id) DO UPDATE SET position = excluded.position, body = excluded.body",
+                        kind, id, r.field(), r.id(), r.position(), r.body());
+            }
+        }
+        places.keySet().forEach(i -> h.execute("DELETE FROM item WHERE kind = ? AND owner = ? AND field = ? AND id = ?", kind, id, i.field(), i.id()));
+        written.put(kind + "/" + id, new Written(after, is));
+        return is.rest();
+    }
+}
