@@ -27,6 +27,10 @@ public final class HardwareTables {
         return threads;
     }
 
+    public List<HeatSetInsert> inserts() {
+        return inserts;
+    }
+
     /** @throws IllegalArgumentException when the table has no such thread */
     public ScrewThread thread(String name) {
         return threads.stream().filter(t -> t.name().equals(name)).findFirst()

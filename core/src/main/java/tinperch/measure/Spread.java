@@ -1,9 +1,10 @@
 package tinperch.measure;
 
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
@@ -20,7 +21,7 @@ public record Spread(int count, double mean, double deviation, double halfWidth)
     public static final double CALIPER_MM = 0.03;
 
     /** Searching for a quantile takes longer than everything else done with a few readings. */
-    private static final Map<Integer, Double> FACTORS = new ConcurrentHashMap<>();
+    private static final Map<Integer, Double> FACTORS = Collections.synchronizedMap(new HashMap<>());
 
     /** Of caliper readings, mm; empty when none counts. */
     public static Optional<Spread> of(List<Reading> readings) {

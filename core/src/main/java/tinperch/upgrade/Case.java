@@ -77,6 +77,14 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         return new Case(upgrade, part, kept, machine, printers, hardware, drawer, models);
     }
 
+    /**
+     * Its content key: of everything its judgement may look at, and of the version that judges. The same key has the same answer, on any
+     * thread and any day. Meshes of downloaded models go in by their ids, which are sums of what they hold.
+     */
+    public ContentKey key() {
+        return ContentKey.of(List.of(ContentKey.ENGINE, recipe, part, upgrade.hostMachineId(), machine, printers, hardware.threads(), hardware.inserts(), drawer));
+    }
+
     /** What a change begins with. */
     public Draft draft() {
         return new Draft(upgrade, part.id(), machine, drawer);

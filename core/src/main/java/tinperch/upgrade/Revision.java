@@ -13,13 +13,21 @@ import java.util.Optional;
  * @param hostMachineId the machine that was to print it
  * @param pieces the meshes themselves, so that writing it again gives the same file whatever changed since
  * @param life what became of it
+ * @param caseKey content key of the case it was kept of; empty when an earlier version kept it
  */
 public record Revision(String upgradeId, String partId, int number, LocalDateTime keptAt, String reason, PartDesign part, Optional<Recipe> recipe,
-        String hostMachineId, List<KeptPiece> pieces, Life life) {
+        String hostMachineId, List<KeptPiece> pieces, Life life, String caseKey) {
     public Revision {
         recipe = recipe == null ? Optional.empty() : recipe;
         pieces = pieces == null ? List.of() : List.copyOf(pieces);
         life = life == null ? Life.NEW : life;
+        caseKey = caseKey == null ? "" : caseKey;
+    }
+
+    /** One whose case is not known. */
+    public Revision(String upgradeId, String partId, int number, LocalDateTime keptAt, String reason, PartDesign part, Optional<Recipe> recipe,
+            String hostMachineId, List<KeptPiece> pieces, Life life) {
+        this(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, life, "");
     }
 
     /**
@@ -39,7 +47,7 @@ public record Revision(String upgradeId, String partId, int number, LocalDateTim
     }
 
     public Revision with(Life next) {
-        return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next);
+        return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next, caseKey);
     }
 
     /** How a revision ended. */

@@ -15,15 +15,6 @@ import tinperch.part.bind.Binding;
 
 /** What cannot be told leads to what settles it; the margins fold; the book's components can be built around. */
 public class SettlingTest extends WindowTest {
-    private void pick(String combo, String text) throws Exception {
-        onFx(() -> {
-            ComboBox<?> c = (ComboBox<?>) find(combo);
-            c.getSelectionModel().select(c.getItems().stream().map(Object::toString).toList().indexOf(text));
-            return null;
-        });
-        waitForPicture();
-    }
-
     @Test
     public void withoutASiteTheButtonLeadsToTheSitesOfTheMachine() throws Exception {
         onFx(() -> desk.edits().make("avocet-blower", part("avocet-blower").atSite(""), "mounts nowhere"));
@@ -98,7 +89,8 @@ public class SettlingTest extends WindowTest {
             return null;
         });
         waitForPicture();
-        pick("bind-board", "fitted: Spare board");
+        choose("bind-board", "fitted: Spare board");
+        waitForPicture();
         assertEquals(part("turnstone-board").bindings().get("board"), new Binding.OfComponent("brd"));
         assertTrue(text("known-board").contains("Spare board: usual board 85 × 56, not measured"), text("known-board"));
         onFx(() -> {

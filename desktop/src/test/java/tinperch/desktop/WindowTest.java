@@ -22,7 +22,9 @@ import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
+import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
@@ -34,7 +36,7 @@ import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 
-/** Opens the real window for every test and drives it by mouse and keyboard. */
+/** Drives the real window by mouse and keyboard. Tests of a class share the window; each has a workshop of its own in it. */
 public abstract class WindowTest {
     protected final FxRobot robot = new FxRobot();
     protected Path folder;
@@ -46,19 +48,41 @@ public abstract class WindowTest {
         return true;
     }
 
-    @BeforeMethod
+    /** The demo workshop as a file, written once; every test gets a copy. */
+    private static Path template;
+
+    @BeforeClass
     public void openWindow() throws Exception {
-        folder = Files.createTempDirectory("tinperch-window");
         FxToolkit.registerPrimaryStage();
+        stage = onFx(Stage::new);
+    }
+
+    @BeforeMethod
+    public void openWorkshop() throws Exception {
+        folder = Files.createTempDirectory("tinperch-window");
+        if (demo()) {
+            Files.copy(template(), folder.resolve("workshop.db"));
+        }
         open();
+    }
+
+    private static synchronized Path template() throws IOException {
+        if (template == null) {
+            template = Files.createTempDirectory("tinperch-demo").resolve("workshop.db");
+            TinPerchApp.openWorkshop(template, true).close();
+            template.toFile().deleteOnExit();
+        }
+        return template;
     }
 
     protected void open() throws Exception {
         onFx(() -> {
             Workshop workshop = TinPerchApp.openWorkshop(folder.resolve("workshop.db"), demo());
             desk = new Desk(workshop);
-            stage = new Stage();
             TinPerchApp.show(stage, desk, 1280, 800);
+            // Whatever a test before made of its size.
+            stage.setWidth(1280);
+            stage.setHeight(800);
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -66,17 +90,23 @@ public abstract class WindowTest {
 
     protected void close() throws Exception {
         onFx(() -> {
-            stage.hide();
+            javafx.stage.Window.getWindows().stream().filter(w -> w != stage).toList().forEach(javafx.stage.Window::hide);
             desk.close();
             return null;
         });
     }
 
-    @AfterMethod(alwaysRun = true)
+    @AfterClass(alwaysRun = true)
     public void closeWindow() throws Exception {
-        if (stage != null) {
-            close();
-        }
+        onFx(() -> {
+            stage.hide();
+            return null;
+        });
+    }
+
+    @AfterMethod(alwaysRun = true)
+    public void closeWorkshop() throws Exception {
+        close();
         try (var all = Files.walk(folder)) {
             for (Path p : all.sorted(Comparator.reverseOrder()).toList()) {
                 Files.deleteIfExists(p);
@@ -170,14 +200,23 @@ public abstract class WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
-    protected void choose(String id, String value) throws Exception {
-        @SuppressWarnings("unchecked")
-        ComboBox<String> box = (ComboBox<String>) need(id);
+    /** Chooses what a box shows under some words. */
+    protected void choose(String id, String words) throws Exception {
+        ComboBox<?> box = (ComboBox<?>) need(id);
         onFx(() -> {
-            box.setValue(value);
+            int at = box.getItems().stream().map(x -> box.getConverter() == null ? String.valueOf(x) : label(box, x)).toList().indexOf(words);
+            if (at < 0) {
+                throw new AssertionError(id + " offers no “" + words + "” but " + box.getItems());
+            }
+            box.getSelectionModel().select(at);
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> String label(ComboBox<T> box, Object item) {
+        return item == null ? "" : box.getConverter().toString((T) item);
     }
 
     protected String complaint(String fieldId) {

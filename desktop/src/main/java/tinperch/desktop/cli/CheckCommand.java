@@ -36,7 +36,7 @@ public final class CheckCommand implements Callable<Integer> {
     private boolean json;
 
     /** One part's findings as printed. */
-    record Report(String machine, String upgrade, String part, List<Said> findings) {}
+    record Report(String machine, String upgrade, String part, String key, List<Said> findings) {}
 
     /** A finding as documented in docs/WORKSHOP-FORMAT.md. */
     record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies, String settledBy) {
@@ -66,8 +66,7 @@ public final class CheckCommand implements Callable<Integer> {
             List<Report> all = new ArrayList<>();
             for (Upgrade u : seen.state().upgrades()) {
                 for (PartDesign p : u.parts()) {
-                    all.add(new Report(seen.state().machine(u.machineId()).map(m -> m.name()).orElse(""), u.name(), p.name(),
-                            findings(u, p, seen).stream().map(Said::of).toList()));
+                    all.add(report(u, p, seen));
                 }
             }
             return all;
@@ -81,11 +80,13 @@ public final class CheckCommand implements Callable<Integer> {
         return worst(reports, problems);
     }
 
-    private static List<Finding> findings(Upgrade u, PartDesign p, DemoOption.Seen seen) {
+    private static Report report(Upgrade u, PartDesign p, DemoOption.Seen seen) {
+        String machine = seen.state().machine(u.machineId()).map(m -> m.name()).orElse("");
         try {
-            return Judge.thorough(Case.of(u, p.id(), seen.shop(), seen.state().nextMark(u.id(), p.id()))).findings();
+            Case c = Case.of(u, p.id(), seen.shop(), seen.state().nextMark(u.id(), p.id()));
+            return new Report(machine, u.name(), p.name(), c.key().hex(), Judge.thorough(c).findings().stream().map(Said::of).toList());
         } catch (PartProblem e) {
-            return List.of(Finding.of("case", Severity.CANT_TELL, "The part could not be looked at", e.getMessage()));
+            return new Report(machine, u.name(), p.name(), "", List.of(Said.of(Finding.of("case", Severity.CANT_TELL, "The part could not be looked at", e.getMessage()))));
         }
     }
 

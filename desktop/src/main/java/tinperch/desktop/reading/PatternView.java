@@ -8,7 +8,6 @@ import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -24,39 +23,30 @@ import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
 import tinperch.measure.HolePair;
 import tinperch.measure.Jaw;
-import tinperch.measure.MeasuredPattern;
-import tinperch.measure.MirrorCheck;
 import tinperch.measure.PatternSheet;
-import tinperch.measure.RigidFit;
 import tinperch.measure.Spread;
-import tinperch.measure.sheet.UsualSize;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 
 /** A four-hole pattern: read over edges or from centre to centre, drawn as it grows, laid over another. */
 final class PatternView implements SheetSide {
-    private static final String ALONE = "nothing";
-
     private final GridPane grid = new GridPane();
     private final VBox left = new Column(6);
     private final PatternSketch sketch;
-    private final VBox verdict = new Column(6);
-    private final ComboBox<String> against = Ui.id(new ComboBox<>(), "compare-with");
-    private final VBox side;
+    private final PatternVerdict verdict;
     private final Map<String, ReadingCell> cells = new LinkedHashMap<>();
     private final Map<HolePair, Label> centres = new LinkedHashMap<>();
     private final Map<HolePair, Label> holes = new LinkedHashMap<>();
     private final ReadingCell across;
     private final ToggleButton overEdges = Ui.id(new ToggleButton("over the edges"), "read-edges");
     private final ToggleButton fromCentres = Ui.id(new ToggleButton("centre to centre"), "read-centres");
-    private final Supplier<Map<String, PatternSheet>> others;
     private Entry entry;
     private boolean byCentres;
 
     /** @param others the other patterns one may compare with, by name */
     PatternView(Theme theme, Instruments instruments, Supplier<Map<String, PatternSheet>> others) {
-        this.others = others;
         sketch = new PatternSketch(theme);
+        verdict = new PatternVerdict(sketch, others);
         across = new ReadingCell("hole.across", Unit.MM, Spread.CALIPER_MM, instruments,
                 v -> v > 0 && v < 200 ? Optional.empty() : Optional.of("A hole is larger than zero and smaller than 200 mm."),
                 (label, list) -> commit(label, sheet().withAcrossHole(list)), f -> { });
@@ -81,13 +71,6 @@ final class PatternView implements SheetSide {
         HBox way = new HBox(6, Ui.label("read", "field-label"), overEdges, fromCentres);
         way.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         left.getChildren().addAll(way, grid);
-        against.setOnAction(e -> say());
-        HBox compare = new HBox(8, Ui.whole(Ui.label("lay over", "field-label")), against);
-        compare.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        against.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(against, Priority.ALWAYS);
-        side = new Column(6, sketch, compare, verdict);
-        VBox.setVgrow(sketch, Priority.ALWAYS);
     }
 
     private void makeCell(HolePair pair, Jaw jaw, Instruments instruments) {
@@ -151,7 +134,7 @@ final class PatternView implements SheetSide {
 
     @Override
     public Node side() {
-        return side;
+        return verdict;
     }
 
     @Override
@@ -187,108 +170,7 @@ final class PatternView implements SheetSide {
             holes.get(p).setText(d.map(v -> Quantity.fixed(v.diameterMm(), 2)).orElse("–"));
         }
         across.refresh(sheet.acrossHole());
-        offer(other);
-        say();
+        verdict.refresh(sheet, other);
     }
 
-    /** What the pattern may be laid over; the other side comes first when there is one. */
-    private void offer(boolean other) {
-        String was = against.getValue();
-        against.getItems().setAll(ALONE);
-        otherSide().ifPresent(n -> against.getItems().add("mirror of " + n));
-        others.get().keySet().forEach(n -> against.getItems().add(n));
-        UsualSize.all("fan").forEach(u -> against.getItems().add(u.name()));
-        against.setValue(!other && was != null && against.getItems().contains(was) ? was
-                : otherSide().map(n -> "mirror of " + n).orElse(ALONE));
-    }
-
-    private Optional<String> otherSide() {
-        return MirrorCheck.otherSide(sheet().name()).flatMap(o -> others.get().keySet().stream()
-                .filter(n -> n.equalsIgnoreCase(o)).findFirst());
-    }
-
-    /** The pattern to lay over, or empty. */
-    private Optional<List<double[]>> chosen() {
-        String name = against.getValue();
-        if (name == null || name.equals(ALONE)) {
-            return Optional.empty();
-        }
-        Optional<UsualSize> fan = UsualSize.all("fan").stream().filter(u -> u.name().equals(name)).findFirst();
-        if (fan.isPresent()) {
-            double s = fan.get().secondMm();
-            return Optional.of(List.of(new double[] {0, 0}, new double[] {s, 0}, new double[] {s, s}, new double[] {0, s}));
-        }
-        boolean mirror = name.startsWith("mirror of ");
-        return Optional.ofNullable(others.get().get(mirror ? name.substring("mirror of ".length()) : name))
-                .flatMap(MeasuredPattern::of).map(m -> {
-                    List<double[]> c = m.centres();
-                    // Seen in a mirror A changes places with B, and D with C.
-                    return mirror ? List.of(flipped(c.get(1)), flipped(c.get(0)), flipped(c.get(3)), flipped(c.get(2))) : c;
-                });
-    }
-
-    private static double[] flipped(double[] p) {
-        return new double[] {-p[0], p[1]};
-    }
-
-    private void say() {
-        verdict.getChildren().clear();
-        Optional<MeasuredPattern> measured = MeasuredPattern.of(sheet());
-        sketch.show(sheet(), measured);
-        sketch.compare(List.of());
-        if (measured.isEmpty()) {
-            line("Read one pair across (A–B or D–C) and one pair up (A–D or B–C), outside and inside, to see the pattern.", "strong");
-            line("Calipers that type work as they are: the reading lands in the cell with the focus. ↑ ↓ change the row.", "faint");
-            return;
-        }
-        MeasuredPattern m = measured.get();
-        line("Holes Ø " + Quantity.fixed(m.diameterMm(), 2) + " mm, places known to ± " + Quantity.fixed(m.halfWidthMm(), 2) + " mm",
-                "strong");
-        if (m.squareAssumed()) {
-            line("Corners taken as square: read one diagonal to know.", "look");
-        } else {
-            double mmPer100 = Math.tan(Math.toRadians(m.skewDeg())) * 100;
-            line(Math.abs(mmPer100) < 0.15 ? "The corner at A is square within what the readings can tell."
-                    : "The corner at A is " + (m.skewDeg() > 0 ? "open" : "closed") + " by "
-                            + Quantity.fixed(Math.abs(m.skewDeg()), 2) + "° (" + Quantity.fixed(Math.abs(mmPer100), 2)
-                            + " mm per 100 mm).", "faint");
-        }
-        m.doubtful().ifPresent(p -> line("The pair " + p.label() + " does not fit the others by "
-                + Quantity.fixed(Math.abs(m.residualsMm().get(p)), 2) + " mm: read it again.", "look"));
-        mirrored();
-        chosen().ifPresent(c -> layOver(m, c));
-    }
-
-    /** Two sheets of the left and the right should mirror each other; says plainly when they do not. */
-    private void mirrored() {
-        otherSide().ifPresent(n -> {
-            boolean isLeft = MirrorCheck.isLeft(sheet().name());
-            PatternSheet there = others.get().get(n);
-            MirrorCheck.of(isLeft ? sheet() : there, isLeft ? there : sheet()).ifPresent(c ->
-                    line(c.words(), c.verdict() == MirrorCheck.Verdict.MIRRORED ? "faint" : "look"));
-        });
-    }
-
-    private void layOver(MeasuredPattern m, List<double[]> nominal) {
-        RigidFit fit = RigidFit.of(nominal, m.centres());
-        sketch.compare(nominal.stream().map(fit::place).toList());
-        StringBuilder text = new StringBuilder("Laid over " + against.getValue() + ", holes are off by");
-        for (int i = 0; i < 4; i++) {
-            text.append(i == 0 ? " " : ", ").append((char) ('A' + i)).append(' ').append(Quantity.fixed(fit.residualsMm()[i], 2));
-        }
-        text.append(" mm");
-        text.append(Math.abs(fit.angleDeg()) > 0.3 ? ", turned by " + Quantity.fixed(fit.angleDeg(), 1) + "°." : ".");
-        boolean alike = fit.worstMm() <= Math.max(0.15, 2 * m.halfWidthMm());
-        Label l = line(text + (alike ? " It fits." : ""), alike ? "faint" : "look");
-        Ui.id(l, "fit-text");
-        if (fit.mirroredFitsBetter()) {
-            line("Its mirror image fits far better: one of the two was read from the other side.", "look");
-        }
-    }
-
-    private Label line(String text, String style) {
-        Label l = Ui.text(text, style);
-        verdict.getChildren().add(l);
-        return l;
-    }
 }

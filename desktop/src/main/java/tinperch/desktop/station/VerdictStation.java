@@ -1,7 +1,5 @@
 package tinperch.desktop.station;
 
-import java.nio.file.Path;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
@@ -9,7 +7,6 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -18,22 +15,14 @@ import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.desk.View;
-import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
-import tinperch.fact.FactsOnce;
-import tinperch.fact.MeshesFact;
-import tinperch.files.FileFault;
 import tinperch.quantity.Quantity;
-import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
-import tinperch.upgrade.Case;
 import tinperch.upgrade.Differences;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
-import tinperch.workshop.export.Keeping;
-import tinperch.workshop.export.PartExport;
 
 /** The ladder of revisions: each rung as long as it lived, its end marked; what changed stands between the rungs. */
 final class VerdictStation extends BorderPane implements View {
@@ -43,7 +32,7 @@ final class VerdictStation extends BorderPane implements View {
     private final Desk desk;
     private final String upgradeId;
     private final HBox ladders = new HBox(18);
-    private final VBox detail = new VBox(8);
+    private final RevisionDetail detail;
     private String chosenPart = "";
     private int chosen = -1;
 
@@ -56,6 +45,7 @@ final class VerdictStation extends BorderPane implements View {
         VBox left = new VBox(8, Ui.label("Revisions", "section"), scroll);
         left.getStyleClass().add("panel");
         setCenter(left);
+        detail = new RevisionDetail(desk, upgradeId);
         Scroller right = new Scroller(detail);
         right.getStyleClass().add("panel");
         right.setPrefWidth(330);
@@ -81,7 +71,7 @@ final class VerdictStation extends BorderPane implements View {
             ladders.getChildren().add(new VBox(Ui.text("Nothing has been kept yet. Once a part goes to the printer, keep it with its "
                     + "reason; what becomes of it is then written here.", "faint"), gap(),
                     Ui.button("Go to Print", "mdi2a-arrow-right", () -> desk.goTo(Station.PRINT))));
-            detail.getChildren().clear();
+            detail.show(null);
             return;
         }
         if (all.stream().noneMatch(this::isChosen)) {
@@ -95,7 +85,7 @@ final class VerdictStation extends BorderPane implements View {
         for (String id : partIds) {
             ladders.getChildren().add(ladder(id, all.stream().filter(r -> r.partId().equals(id)).toList(), longest, partIds.size() > 1));
         }
-        all.stream().filter(this::isChosen).findFirst().ifPresent(this::showDetail);
+        all.stream().filter(this::isChosen).findFirst().ifPresent(detail::show);
     }
 
     /** One part's revisions, the newest on top. */
@@ -183,93 +173,4 @@ final class VerdictStation extends BorderPane implements View {
         return l;
     }
 
-    private void showDetail(Revision r) {
-        Node focused = getScene() == null ? null : getScene().getFocusOwner();
-        if (focused != null && Ui.idOf(focused).startsWith("life-")
-                && detail.getProperties().get("of") instanceof Revision old && old.number() == r.number()
-                && old.partId().equals(r.partId())) {
-            // Somebody is typing here; the fields already show what they set.
-            detail.getProperties().put("of", r);
-            return;
-        }
-        detail.getProperties().put("of", r);
-        CommitField hours = new CommitField("life-hours", Quantity.show(r.life().hours(), Unit.HOURS), typed -> {
-            try {
-                double h = Quantity.parse(typed, Unit.HOURS);
-                if (!(h >= 0 && h <= 100_000)) {
-                    return Optional.of("Hours go from 0 to 100 000; the old number stays.");
-                }
-                live(r, l -> new Revision.Life(h, l.end(), l.note()));
-                return Optional.empty();
-            } catch (QuantityException e) {
-                return Optional.of(e.getMessage());
-            }
-        });
-        CommitField note = new CommitField("life-note", r.life().note(), typed -> {
-            live(r, l -> new Revision.Life(l.hours(), l.end(), typed.strip()));
-            return Optional.empty();
-        });
-        note.field().setPromptText("what happened, and where");
-        ComboBox<String> end = Ui.id(new ComboBox<>(), "life-end");
-        for (Revision.End e : Revision.End.values()) {
-            end.getItems().add(e.label());
-        }
-        end.getSelectionModel().select(r.life().end().ordinal());
-        end.setMaxWidth(Double.MAX_VALUE);
-        end.setOnAction(e -> {
-            Revision.End to = Revision.End.values()[end.getSelectionModel().getSelectedIndex()];
-            live(r, l -> new Revision.Life(l.hours(), to, l.note()));
-        });
-        Button back = Ui.id(Ui.button("Shape on from " + r.mark(), "mdi2a-arrow-u-left-top", () -> shapeFrom(r)), "shape-from");
-        Ui.tip(back, "Brings this revision's values back to the Shape station; can be undone");
-        Button again = Ui.id(Ui.button("Write " + r.mark() + " again", "mdi2f-file-outline", () -> writeAgain(r)), "write-again");
-        Ui.tip(again, "Writes the 3MF and STL of this revision, with its own mark, into the export folder");
-        detail.getChildren().setAll(Ui.label(r.mark() + ": what became of it", "section"),
-                Ui.text("Kept " + r.keptAt().format(DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm", java.util.Locale.ENGLISH))
-                        + ". " + r.reason() + ".", "faint"),
-                Ui.label("Ran for", "field-label"), hours, Ui.label("How it ended", "field-label"), end,
-                Ui.label("What happened, where", "field-label"), note, gap(), back, again);
-    }
-
-    private void live(Revision of, java.util.function.UnaryOperator<Revision.Life> change) {
-        desk.workshop().edit("what became of " + of.mark(), s -> {
-            Revision r = s.revisionsOf(upgradeId, of.partId()).stream().filter(x -> x.number() == of.number()).findFirst().orElseThrow();
-            return s.with(r.with(change.apply(r.life())));
-        });
-    }
-
-    private void shapeFrom(Revision r) {
-        desk.workshop().edit("shape on from " + r.mark(), s -> s.with(s.upgrade(upgradeId).orElseThrow().with(r.part())));
-        desk.show(r.partId());
-        desk.goTo(Station.SHAPE);
-    }
-
-    /** Its meshes as they were kept; one kept by an earlier version is made again of its recipe. */
-    private void writeAgain(Revision r) {
-        Path folder = Path.of(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
-        Case made = desk.caseOf(upgrade().with(r.part()), r.partId()).map(c -> r.recipe().map(c::with).orElse(c)).orElse(null);
-        desk.engine().work(() -> {
-            try {
-                List<PartExport.Item> items = Keeping.pieces(desk.workshop(), r);
-                if (items.isEmpty() && made != null) {
-                    items = PartExport.Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces());
-                }
-                if (items.isEmpty()) {
-                    return r.mark() + " cannot be made any more: its meshes were not kept.";
-                }
-                for (PartExport.Format f : PartExport.Format.values()) {
-                    PartExport.write(items, r.part(), upgrade().name(), r.mark(), f, folder);
-                }
-                return "";
-            } catch (FileFault | RuntimeException e) {
-                return e.getMessage();
-            }
-        }, why -> {
-            if (why.isEmpty()) {
-                desk.say(r.mark() + " was written as STL and 3MF into " + folder + ".");
-            } else {
-                desk.warn(why);
-            }
-        });
-    }
 }

@@ -38,7 +38,7 @@ public final class Keeping {
             pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
         }
         return new Packed(new Revision(c.upgrade().id(), c.part().id(), number, at.truncatedTo(ChronoUnit.SECONDS), reason, c.part(),
-                Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW), blobs);
+                Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW, c.key().hex()), blobs);
     }
 
     /** Keeps a packed revision as one undoable edit. */

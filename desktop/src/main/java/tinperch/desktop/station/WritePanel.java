@@ -1,0 +1,113 @@
+package tinperch.desktop.station;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.Ui;
+import tinperch.fact.MeshesFact;
+import tinperch.files.FileFault;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
+import tinperch.workshop.export.PartExport;
+
+/** Writing the part into files. */
+final class WritePanel extends VBox {
+    private final Desk desk;
+    private final String upgradeId;
+    private final TextField folder = Ui.id(new TextField(), "export-folder");
+    private final Label complaint = Ui.id(Ui.text("", "complaint"), "export-complaint");
+    private final Button stl = Ui.id(new Button("Write STL"), "export-stl");
+    private final Button threeMf = Ui.id(new Button("Write 3MF"), "export-3mf");
+
+    WritePanel(Desk desk, String upgradeId) {
+        super(8);
+        this.desk = desk;
+        this.upgradeId = upgradeId;
+        getStyleClass().add("panel");
+        folder.setText(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
+        HBox.setHgrow(folder, Priority.ALWAYS);
+        Button choose = Ui.whole(Ui.button("Choose…", null, this::chooseFolder));
+        stl.setOnAction(e -> export(PartExport.Format.STL));
+        threeMf.setOnAction(e -> export(PartExport.Format.THREE_MF));
+        getChildren().addAll(Ui.label("Write the file", "section"), PrintStation.row(Ui.label("Into folder", "field-label"), folder, choose),
+                PrintStation.row(stl, threeMf), complaint);
+        complain("");
+    }
+
+    private Optional<PartDesign> part() {
+        return desk.part().filter(p -> desk.state().upgrade(upgradeId).flatMap(u -> u.part(p.id())).isPresent());
+    }
+
+    private String mark() {
+        return part().map(p -> desk.state().nextMark(upgradeId, p.id())).orElse("R1");
+    }
+
+    void refresh() {
+        stl.setDisable(part().isEmpty());
+        threeMf.setDisable(part().isEmpty());
+    }
+
+    private void chooseFolder() {
+        DirectoryChooser chooser = new DirectoryChooser();
+        chooser.setTitle("Folder for the part");
+        Path now = Path.of(folder.getText());
+        if (Files.isDirectory(now)) {
+            chooser.setInitialDirectory(now.toFile());
+        }
+        java.io.File picked = chooser.showDialog(getScene().getWindow());
+        if (picked != null) {
+            folder.setText(picked.getPath());
+        }
+    }
+
+    private void export(PartExport.Format format) {
+        if (part().isEmpty() || !desk.hasPart()) {
+            complain("There is no finished part to write yet.");
+            return;
+        }
+        Path target;
+        try {
+            target = Path.of(folder.getText().strip());
+        } catch (java.nio.file.InvalidPathException e) {
+            complain("“" + folder.getText() + "” is not a folder name; choose another.");
+            return;
+        }
+        complain("");
+        Case c = desk.looked().orElseThrow();
+        String mark = mark();
+        // What is written is what is asked for now, not a drawing that an edit has overtaken.
+        desk.engine().work(() -> write(c, mark, format, target), told -> {
+            if (told.bad()) {
+                complain(told.text());
+            } else {
+                desk.workshop().setPreference("export folder", target.toString());
+                desk.say(told.text());
+            }
+        });
+    }
+
+    private Desk.Notice write(Case c, String mark, PartExport.Format format, Path target) {
+        try {
+            List<PartExport.Item> items = PartExport.Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces());
+            List<Path> written = PartExport.write(items, c.part(), c.upgrade().name(), mark, format, target);
+            return new Desk.Notice("Written: " + String.join(", ", written.stream().map(Path::toString).toList()), false);
+        } catch (FileFault e) {
+            return new Desk.Notice(e.getMessage(), true);
+        }
+    }
+
+    private void complain(String why) {
+        complaint.setText(why);
+        complaint.setManaged(!why.isEmpty());
+        complaint.setVisible(!why.isEmpty());
+    }
+}
