@@ -26,6 +26,7 @@ import tinperch.files.json.Json;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
+import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
@@ -160,10 +161,13 @@ public final class SharedFile {
         if (root.path("version").asInt(VERSION) > VERSION) {
             problems.add("It was written by a newer version; what this one does not know was passed over.");
         }
+        tooMany(root, problems);
         WorkshopState s = WorkshopState.EMPTY;
         for (Machine m : records(root, "machines", Machine.class, problems)) {
             if (m.id() == null || m.id().isBlank() || m.name() == null) {
                 problems.add("A machine has no id or no name; it was left out.");
+            } else if (s.machine(m.id()).isPresent()) {
+                problems.add("Two machines of the file have the id “" + m.id() + "”; “" + m.name() + "” was left out.");
             } else {
                 s = s.with(m);
             }
@@ -171,6 +175,8 @@ public final class SharedFile {
         for (Upgrade u : records(root, "upgrades", Upgrade.class, problems)) {
             if (s.machine(u.machineId()).isEmpty()) {
                 problems.add("The upgrade “" + u.name() + "” is of a machine that is not in the file (" + u.machineId() + "); it was left out.");
+            } else if (s.upgrade(u.id()).isPresent()) {
+                problems.add("Two upgrades of the file have the id “" + u.id() + "”; “" + u.name() + "” was left out.");
             } else {
                 s = s.with(u);
             }
@@ -183,6 +189,18 @@ public final class SharedFile {
             }
         }
         return new Opened(s.with(drawer(root.path("drawer"), problems)), problems, meshes);
+    }
+
+    /** Parts with more features than a part may have: the rest is left out, and that is said. */
+    private static void tooMany(JsonNode root, List<String> problems) {
+        for (JsonNode u : root.path("upgrades")) {
+            for (JsonNode p : u.path("parts")) {
+                int n = p.path("features").size();
+                if (n > PartDesign.MOST_FEATURES) {
+                    problems.add("“" + p.path("name").asText() + "” has " + n + " features; the first " + PartDesign.MOST_FEATURES + " were read, the others were left out.");
+                }
+            }
+        }
     }
 
     private static ScrewDrawer drawer(JsonNode node, List<String> problems) {

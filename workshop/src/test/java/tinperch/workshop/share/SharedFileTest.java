@@ -156,4 +156,20 @@ public class SharedFileTest extends TempFolder {
             }
         }
     }
+
+    @Test
+    public void moreFeaturesThanAPartMayHaveAreCutOffAloudAndIdsStayUnique() throws IOException {
+        String feature = "{\"id\":\"f%d\",\"kindId\":\"hole\",\"name\":\"h\",\"anchor\":{\"pieceId\":\"part\",\"face\":\"plate\",\"outward\":{\"x\":0,\"y\":0,\"z\":1},"
+                + "\"across\":\"MIDDLE\",\"acrossMm\":0,\"upwards\":\"MIDDLE\",\"upwardsMm\":0}}";
+        String many = java.util.stream.IntStream.range(0, 20_000).mapToObj(i -> String.format(feature, i)).collect(java.util.stream.Collectors.joining(","));
+        Path file = folder.resolve("many.json");
+        Files.writeString(file, "{\"format\":\"tinperch-workshop\",\"machines\":[{\"id\":\"m\",\"name\":\"Mill\"},{\"id\":\"m\",\"name\":\"Other\"}],\"upgrades\":[{\"id\":\"u\","
+                + "\"machineId\":\"m\",\"name\":\"U\",\"parts\":[{\"familyId\":\"tool-carriage-plate\",\"name\":\"Sieve\",\"features\":[" + many + "]}]}]}");
+        SharedFile.Opened o = SharedFile.read(file);
+        assertEquals(o.state().upgrades().get(0).parts().get(0).features().size(), 500);
+        assertEquals(o.state().machines().size(), 1);
+        assertEquals(o.state().machines().get(0).name(), "Mill");
+        assertTrue(o.problems().stream().anyMatch(x -> x.contains("“Sieve” has 20000 features; the first 500 were read")), o.problems().toString());
+        assertTrue(o.problems().stream().anyMatch(x -> x.contains("Two machines of the file have the id “m”")), o.problems().toString());
+    }
 }
