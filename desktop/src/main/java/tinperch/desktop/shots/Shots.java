@@ -129,12 +129,21 @@ public final class Shots {
                 scrollTo(find("#features"));
             });
         });
-        step("shape-wrong", this::typeWrong);
+        step("shape-wrong", () -> {
+            // Without the hole of the picture before.
+            desk.workshop().undo();
+            typeWrong();
+        });
         detail("shape-cut", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((javafx.scene.control.ToggleButton) find("#cut-x")).fire();
         });
+        detail("cant-tell", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            desk.edits().make(blower.id(), desk.part().orElseThrow().atSite("").bound("tool", new tinperch.part.bind.Binding.Usual("holes-32x32")), "mounts nowhere");
+        });
         detail("folded", () -> {
+            desk.workshop().undo();
             desk.goTo(desk.state().upgrade("ruff-fume").orElseThrow(), Station.SHAPE);
             ((Button) find("#fold-margins")).fire();
         });
