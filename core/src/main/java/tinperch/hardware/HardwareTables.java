@@ -23,10 +23,12 @@ public final class HardwareTables {
         this.inserts = List.copyOf(inserts);
     }
 
+    /** All threads, smallest first. */
     public List<ScrewThread> threads() {
         return threads;
     }
 
+    /** All heat-set inserts. */
     public List<HeatSetInsert> inserts() {
         return inserts;
     }

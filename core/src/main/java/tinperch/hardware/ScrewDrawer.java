@@ -17,6 +17,7 @@ public record ScrewDrawer(Map<String, List<Double>> lengthsMm) {
         lengthsMm = java.util.Collections.unmodifiableMap(copy);
     }
 
+    /** Lengths at hand of a thread, shortest first, mm. */
     public List<Double> lengths(String thread) {
         return lengthsMm.getOrDefault(thread, List.of());
     }
@@ -26,10 +27,12 @@ public record ScrewDrawer(Map<String, List<Double>> lengthsMm) {
         return lengths(thread).stream().filter(l -> l >= fromMm - 1e-9 && l <= toMm + 1e-9).findFirst();
     }
 
+    /** Whether a screw is at hand. */
     public boolean has(String thread, double lengthMm) {
         return lengths(thread).stream().anyMatch(l -> Math.abs(l - lengthMm) < 1e-6);
     }
 
+    /** With other lengths of a thread. */
     public ScrewDrawer with(String thread, List<Double> lengths) {
         Map<String, List<Double>> copy = new TreeMap<>(lengthsMm);
         copy.put(thread, lengths);

@@ -26,10 +26,12 @@ public record ScrewThread(
         return head == Head.BUTTON && buttonHeadMm > 0 ? buttonHeadMm : capHeadMm;
     }
 
+    /** Height of a head of a form, mm. */
     public double headHeightMm(Head head) {
         return head == Head.BUTTON && buttonHeadMm > 0 ? buttonHeadHeightMm : capHeadHeightMm;
     }
 
+    /** Diameter of the hole that lets it through, mm (ISO 273). */
     public double clearanceMm(Fit fit) {
         return switch (fit) {
             case FINE -> clearanceFineMm;

@@ -97,6 +97,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         }
     }
 
+    /** Whether it lays down material: it has a nozzle and is of a kind that may. */
     public boolean prints() {
         return nozzleMm > 0 && kind.mayPrint();
     }
@@ -107,46 +108,57 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
                 surroundings, buildMm, enclosed, inPiecesFor, sheets, models);
     }
 
+    /** Under another name. */
     public Machine withName(String next) {
         return with(d -> d.name = next);
     }
 
+    /** Of another kind. */
     public Machine withKind(Kind next) {
         return with(d -> d.kind = next);
     }
 
+    /** With another line about it. */
     public Machine withSummary(String next) {
         return with(d -> d.summary = next);
     }
 
+    /** With another space a print may take, mm. */
     public Machine withUsable(Space next) {
         return with(d -> d.usableMm = next);
     }
 
+    /** With another space it can reach, mm. */
     public Machine withBuild(Space next) {
         return with(d -> d.buildMm = next);
     }
 
+    /** With another nozzle bore, mm; 0 for a machine that does not print. */
     public Machine withNozzle(double next) {
         return with(d -> d.nozzleMm = next);
     }
 
+    /** With its bed heated or not. */
     public Machine withHeatedBed(boolean next) {
         return with(d -> d.heatedBed = next);
     }
 
+    /** With walls around it or not. */
     public Machine withEnclosed(boolean next) {
         return with(d -> d.enclosed = next);
     }
 
+    /** With another supply voltage, V. */
     public Machine withSupplyV(double next) {
         return with(d -> d.supplyV = next);
     }
 
+    /** With another number added to hole diameters printed on it, mm. */
     public Machine withHoleOffset(double next) {
         return with(d -> d.holeOffsetMm = next);
     }
 
+    /** With other materials it may print, by their names. */
     public Machine withMaterials(List<String> next) {
         return with(d -> d.materials = next);
     }
@@ -160,6 +172,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         });
     }
 
+    /** In pieces for an upgrade; for none when its id is empty. */
     public Machine inPiecesFor(String upgradeId) {
         return with(d -> {
             d.state = State.IN_PIECES;
@@ -167,14 +180,17 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         });
     }
 
+    /** With another book. */
     public Machine withBook(Book next) {
         return with(d -> d.book = next);
     }
 
+    /** With other surroundings. */
     public Machine withSurroundings(Surroundings next) {
         return with(d -> d.surroundings = next);
     }
 
+    /** A reading sheet by its id; empty when there is none of it. */
     public Optional<Sheet> sheet(String sheetId) {
         return sheets.stream().filter(s -> s.id().equals(sheetId)).findFirst();
     }
@@ -191,10 +207,12 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return with(d -> d.sheets = next);
     }
 
+    /** Without a reading sheet. */
     public Machine withoutSheet(String sheetId) {
         return with(d -> d.sheets = sheets.stream().filter(s -> !s.id().equals(sheetId)).toList());
     }
 
+    /** A downloaded model by its id; empty when there is none of it. */
     public Optional<Model> model(String modelId) {
         return models.stream().filter(m -> m.id().equals(modelId)).findFirst();
     }
@@ -231,6 +249,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return surroundings.neighbours().stream().filter(n -> n.of().equals(modelOrSheetId)).toList();
     }
 
+    /** Without a downloaded model. */
     public Machine withoutModel(String modelId) {
         return with(d -> d.models = models.stream().filter(m -> !m.id().equals(modelId)).toList());
     }

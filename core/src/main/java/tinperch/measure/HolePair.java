@@ -19,6 +19,7 @@ public enum HolePair {
         return first;
     }
 
+    /** Number of the second hole, 0 for A. */
     public int second() {
         return second;
     }
@@ -28,6 +29,7 @@ public enum HolePair {
         return name().charAt(0) + "–" + name().charAt(1) + " " + side;
     }
 
+    /** Whether it runs across the pattern. */
     public boolean isDiagonal() {
         return this == AC || this == BD;
     }

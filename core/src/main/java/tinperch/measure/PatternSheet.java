@@ -28,6 +28,7 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
         readings = java.util.Collections.unmodifiableMap(copy);
     }
 
+    /** A pattern nothing was read of yet. */
     public static PatternSheet empty(String name) {
         return new PatternSheet(name, Map.of());
     }
@@ -37,6 +38,7 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
         return pair.name() + "." + jaw.label();
     }
 
+    /** Readings of a pair, taken one way, oldest first. */
     public List<Reading> at(HolePair pair, Jaw jaw) {
         return readings.getOrDefault(cell(pair, jaw), List.of());
     }
@@ -46,16 +48,19 @@ public record PatternSheet(String name, Map<String, List<Reading>> readings) {
         return readings.getOrDefault(ACROSS, List.of());
     }
 
+    /** With other readings across one hole. */
     public PatternSheet withAcrossHole(List<Reading> list) {
         return put(ACROSS, list);
     }
 
+    /** With one more reading of a pair. */
     public PatternSheet plus(HolePair pair, Jaw jaw, Reading reading) {
         List<Reading> list = new ArrayList<>(at(pair, jaw));
         list.add(reading);
         return with(pair, jaw, list);
     }
 
+    /** With other readings of a pair, taken one way. */
     public PatternSheet with(HolePair pair, Jaw jaw, List<Reading> list) {
         return put(cell(pair, jaw), list);
     }

@@ -36,6 +36,7 @@ public record Reading(double value, Instant at, String instrument, String note, 
         return new Reading(next, at, instrument, note, leftOut, before);
     }
 
+    /** With another note. */
     public Reading withNote(String next) {
         return new Reading(value, at, instrument, next, leftOut, earlier);
     }
@@ -45,6 +46,7 @@ public record Reading(double value, Instant at, String instrument, String note, 
         return new Reading(value, at, what, note, leftOut, earlier);
     }
 
+    /** Left out of what is reckoned, or taken in again. */
     public Reading leftOut(boolean out) {
         return new Reading(value, at, instrument, note, out, earlier);
     }

@@ -19,10 +19,12 @@ public record Bounds(Vec3 min, Vec3 max) {
         return new Bounds(new Vec3(lo[0], lo[1], lo[2]), new Vec3(hi[0], hi[1], hi[2]));
     }
 
+    /** Extent along x, y and z, mm. */
     public Vec3 size() {
         return max.minus(min);
     }
 
+    /** Its middle. */
     public Vec3 centre() {
         return min.plus(max).times(0.5);
     }
@@ -46,6 +48,7 @@ public record Bounds(Vec3 min, Vec3 max) {
         return of(xyz);
     }
 
+    /** Whether two boxes come within a slack of each other along every axis, mm; a negative one wants them to overlap by as much. */
     public boolean overlaps(Bounds o, double slackMm) {
         return min.x() <= o.max.x() + slackMm && o.min.x() <= max.x() + slackMm
                 && min.y() <= o.max.y() + slackMm && o.min.y() <= max.y() + slackMm

@@ -162,10 +162,12 @@ public final class Leaf implements Solid {
         }
     }
 
+    /** Name of the feature it is part of. */
     public String feature() {
         return feature;
     }
 
+    /** How many corners it has. */
     public int cornerCount() {
         return xyz.length / 3;
     }
@@ -175,10 +177,12 @@ public final class Leaf implements Solid {
         return xyz[3 * i + axis];
     }
 
+    /** Its planar faces. */
     public List<Face> faces() {
         return faces;
     }
 
+    /** The smallest box around it. */
     public Bounds bounds() {
         return bounds;
     }

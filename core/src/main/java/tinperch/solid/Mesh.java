@@ -156,26 +156,32 @@ public final class Mesh {
         return new Mesh(next, triangles, faceOf, turned);
     }
 
+    /** How many points it has. */
     public int pointCount() {
         return xyz.length / 3;
     }
 
+    /** How many triangles it has. */
     public int triangleCount() {
         return triangles.length / 3;
     }
 
+    /** x of a point, mm. */
     public double x(int point) {
         return xyz[3 * point];
     }
 
+    /** y of a point, mm. */
     public double y(int point) {
         return xyz[3 * point + 1];
     }
 
+    /** z of a point, mm. */
     public double z(int point) {
         return xyz[3 * point + 2];
     }
 
+    /** A point by its number, mm. */
     public Vec3 point(int i) {
         return new Vec3(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
     }
@@ -185,14 +191,17 @@ public final class Mesh {
         return triangles[3 * t + k];
     }
 
+    /** The face a triangle is part of. */
     public int faceOf(int triangle) {
         return faceOf[triangle];
     }
 
+    /** Its planar faces; empty where they were dropped. */
     public List<Face> faces() {
         return faces;
     }
 
+    /** The smallest box around it. */
     public Bounds bounds() {
         return Bounds.of(xyz);
     }

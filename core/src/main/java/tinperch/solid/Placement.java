@@ -7,6 +7,7 @@ package tinperch.solid;
 public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
     public static final Placement HERE = new Placement(Vec3.ZERO, Vec3.X, Vec3.Y, Vec3.Z);
 
+    /** Shifted only, mm. */
     public static Placement at(double x, double y, double z) {
         return new Placement(new Vec3(x, y, z), Vec3.X, Vec3.Y, Vec3.Z);
     }
@@ -50,6 +51,7 @@ public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
         return d.minus(n.times(2 * d.dot(n)));
     }
 
+    /** Whether it is a mirror image. */
     public boolean isMirror() {
         return u.cross(v).dot(w) < 0;
     }
@@ -60,6 +62,7 @@ public record Placement(Vec3 origin, Vec3 u, Vec3 v, Vec3 w) {
         return new Vec3(d.dot(u), d.dot(v), d.dot(w));
     }
 
+    /** Where a point goes, given in local coordinates. */
     public Vec3 point(double x, double y, double z) {
         return new Vec3(
                 origin.x() + u.x() * x + v.x() * y + w.x() * z,

@@ -52,36 +52,44 @@ public record PartDesign(String id, String familyId, String name, Values values,
         return new PartDesign(id, familyId, name, values, FIRST_MATERIAL, Map.of(), List.of(), "");
     }
 
+    /** With other values. */
     public PartDesign with(Values next) {
         return new PartDesign(id, familyId, name, next, material, bindings, features, siteId);
     }
 
+    /** To be printed in another material. */
     public PartDesign withMaterial(String next) {
         return new PartDesign(id, familyId, name, values, next, bindings, features, siteId);
     }
 
+    /** Under another name. */
     public PartDesign withName(String next) {
         return new PartDesign(id, familyId, next, values, material, bindings, features, siteId);
     }
 
+    /** Under another id. */
     public PartDesign withId(String next) {
         return new PartDesign(next, familyId, name, values, material, bindings, features, siteId);
     }
 
+    /** Mounted on another site; on none when its id is empty. */
     public PartDesign atSite(String next) {
         return new PartDesign(id, familyId, name, values, material, bindings, features, next);
     }
 
+    /** With a role bound to something else. */
     public PartDesign bound(String roleId, Binding binding) {
         Map<String, Binding> copy = new TreeMap<>(bindings);
         copy.put(roleId, binding);
         return new PartDesign(id, familyId, name, values, material, copy, features, siteId);
     }
 
+    /** With all roles bound as told. */
     public PartDesign bound(Map<String, Binding> next) {
         return new PartDesign(id, familyId, name, values, material, next, features, siteId);
     }
 
+    /** A feature by its id; empty when there is none of it. */
     public Optional<Feature> feature(String featureId) {
         return features.stream().filter(f -> f.id().equals(featureId)).findFirst();
     }
@@ -107,6 +115,7 @@ public record PartDesign(String id, String familyId, String name, Values values,
         return withFeatures(next);
     }
 
+    /** Without a feature. */
     public PartDesign withoutFeature(String featureId) {
         return withFeatures(features.stream().filter(f -> !f.id().equals(featureId)).toList());
     }

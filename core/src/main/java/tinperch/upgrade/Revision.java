@@ -37,6 +37,7 @@ public record Revision(String upgradeId, String partId, int number, LocalDateTim
      */
     public record KeptPiece(String name, String meshId, int count) {}
 
+    /** The text engraved in it, "R4". */
     public String mark() {
         return mark(number);
     }
@@ -46,6 +47,7 @@ public record Revision(String upgradeId, String partId, int number, LocalDateTim
         return "R" + number;
     }
 
+    /** After something else became of it. */
     public Revision with(Life next) {
         return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next, caseKey);
     }

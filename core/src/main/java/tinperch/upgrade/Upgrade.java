@@ -22,18 +22,22 @@ public record Upgrade(String id, String machineId, String name, LocalDate starte
         hostMachineId = hostMachineId == null ? "" : hostMachineId;
     }
 
+    /** With other words about the trouble. */
     public Upgrade with(Trouble next) {
         return new Upgrade(id, machineId, name, started, next, parts, hostMachineId);
     }
 
+    /** Under another name. */
     public Upgrade named(String next) {
         return new Upgrade(id, machineId, next, started, trouble, parts, hostMachineId);
     }
 
+    /** Printed on another machine. */
     public Upgrade onHost(String machine) {
         return new Upgrade(id, machineId, name, started, trouble, parts, machine);
     }
 
+    /** A part by its id; empty when there is none of it. */
     public Optional<PartDesign> part(String partId) {
         return parts.stream().filter(p -> p.id().equals(partId)).findFirst();
     }
@@ -50,6 +54,7 @@ public record Upgrade(String id, String machineId, String name, LocalDate starte
         return new Upgrade(id, machineId, name, started, trouble, next, hostMachineId);
     }
 
+    /** Without a part. */
     public Upgrade without(String partId) {
         return new Upgrade(id, machineId, name, started, trouble, parts.stream().filter(p -> !p.id().equals(partId)).toList(), hostMachineId);
     }

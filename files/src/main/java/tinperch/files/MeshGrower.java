@@ -74,6 +74,7 @@ public final class MeshGrower {
         return h ^ h >>> 13;
     }
 
+    /** Adds a triangle of three points by their numbers; refuses numbers that are none. */
     public void triangle(int a, int b, int c) throws FileFault {
         if (triangles >= MOST_TRIANGLES) {
             throw new FileFault("The model has more than " + MOST_TRIANGLES / 1_000_000 + " million triangles, more than can be "
@@ -88,10 +89,12 @@ public final class MeshGrower {
         triangles++;
     }
 
+    /** How many points there are so far. */
     public int points() {
         return points;
     }
 
+    /** How many triangles there are so far. */
     public int triangles() {
         return triangles;
     }

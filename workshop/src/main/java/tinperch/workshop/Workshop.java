@@ -43,6 +43,7 @@ public final class Workshop implements AutoCloseable {
         this.saved = state;
     }
 
+    /** Everything in it as it is now. */
     public WorkshopState state() {
         return state;
     }
@@ -57,6 +58,7 @@ public final class Workshop implements AutoCloseable {
         return store.notice();
     }
 
+    /** Whether edits are kept in memory only, because the file is damaged or newer. */
     public boolean isReadOnly() {
         return store.isReadOnly();
     }
@@ -89,14 +91,17 @@ public final class Workshop implements AutoCloseable {
         become(next);
     }
 
+    /** What would be undone, in words; empty when nothing can be. */
     public Optional<String> undoLabel() {
         return Optional.ofNullable(undo.peek()).map(Step::label);
     }
 
+    /** What would be done again, in words; empty when nothing can be. */
     public Optional<String> redoLabel() {
         return Optional.ofNullable(redo.peek()).map(Step::label);
     }
 
+    /** Takes back the last edit, if there is one. */
     public void undo() {
         if (!undo.isEmpty()) {
             Step step = undo.pop();
@@ -105,6 +110,7 @@ public final class Workshop implements AutoCloseable {
         }
     }
 
+    /** Makes the edit last taken back again, if there is one. */
     public void redo() {
         if (!redo.isEmpty()) {
             Step step = redo.pop();
@@ -113,6 +119,7 @@ public final class Workshop implements AutoCloseable {
         }
     }
 
+    /** Tries to write once more what the disk refused. */
     public void retrySave() {
         become(state);
     }
@@ -160,6 +167,7 @@ public final class Workshop implements AutoCloseable {
         }
     }
 
+    /** Remembers a preference of the person; it is no edit. */
     public void setPreference(String key, String value) {
         if (!store.isReadOnly()) {
             try {

@@ -32,14 +32,17 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
         return new Shop(machines, HardwareTables.STANDARD, drawer, models);
     }
 
+    /** A machine by its id; empty when there is none of it. */
     public Optional<Machine> machine(String id) {
         return machines.stream().filter(m -> m.id().equals(id)).findFirst();
     }
 
+    /** An upgrade by its id; empty when there is none of it. */
     public Optional<Upgrade> upgrade(String id) {
         return upgrades.stream().filter(u -> u.id().equals(id)).findFirst();
     }
 
+    /** All upgrades of a machine, oldest first. */
     public List<Upgrade> upgradesOf(String machineId) {
         return upgrades.stream().filter(u -> u.machineId().equals(machineId)).toList();
     }
@@ -69,19 +72,23 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
         return upgrade(upgradeId).flatMap(u -> u.part(partId));
     }
 
+    /** With a machine put in, or changed when its id is known. */
     public WorkshopState with(Machine machine) {
         return new WorkshopState(replaced(machines, machine, m -> m.id().equals(machine.id())), upgrades, revisions, drawer);
     }
 
+    /** With an upgrade put in, or changed when its id is known. */
     public WorkshopState with(Upgrade upgrade) {
         return new WorkshopState(machines, replaced(upgrades, upgrade, u -> u.id().equals(upgrade.id())), revisions, drawer);
     }
 
+    /** With a revision put in, or changed when its number is known. */
     public WorkshopState with(Revision revision) {
         return new WorkshopState(machines, upgrades, replaced(revisions, revision,
                 r -> r.upgradeId().equals(revision.upgradeId()) && r.partId().equals(revision.partId()) && r.number() == revision.number()), drawer);
     }
 
+    /** With another screw drawer. */
     public WorkshopState with(ScrewDrawer next) {
         return new WorkshopState(machines, upgrades, revisions, next);
     }

@@ -45,10 +45,12 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
 
     // ---- questions ----
 
+    /** A component by its id, also one that came off; empty when there is none of it. */
     public Optional<Component> component(String id) {
         return components.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
+    /** A loadout by its id; empty when there is none of it. */
     public Optional<Loadout> loadout(String id) {
         return loadouts.stream().filter(l -> l.id().equals(id)).findFirst();
     }
@@ -213,6 +215,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         return new Book(since, components, plus(settings, s), loadouts, redone, hours);
     }
 
+    /** With a loadout put in, or changed when its id is known. Refuses one without a name. */
     public Book add(Loadout l) {
         if (l.name().isBlank()) {
             throw new BookProblem("A loadout needs a name, such as “fine nozzle”.");

@@ -34,10 +34,12 @@ public record Model(String id, String name, String meshId, double scale, int tri
         DISAGREES
     }
 
+    /** Under another name. */
     public Model named(String next) {
         return new Model(id, next, meshId, scale, triangles, size, mending, checks);
     }
 
+    /** Read in another unit: mm for one of the file's. */
     public Model scaled(double next) {
         return new Model(id, name, meshId, next, triangles, size, mending, checks);
     }
@@ -54,15 +56,18 @@ public record Model(String id, String name, String meshId, double scale, int tri
         return new Model(id, name, meshId, scale, triangles, size, mending, next);
     }
 
+    /** Without a check. */
     public Model withoutCheck(String checkId) {
         return new Model(id, name, meshId, scale, triangles, size, mending,
                 checks.stream().filter(c -> !c.id().equals(checkId)).toList());
     }
 
+    /** Size of its box in mm. */
     public Vec3 sizeMm() {
         return size.times(scale);
     }
 
+    /** Whether it may be believed, from its checks. */
     public Verdict verdict() {
         List<Boolean> said = checks.stream().map(c -> c.agrees(scale)).flatMap(Optional::stream).toList();
         return said.contains(false) ? Verdict.DISAGREES : said.size() < 2 ? Verdict.UNCHECKED : Verdict.AGREES;
@@ -103,6 +108,7 @@ public record Model(String id, String name, String meshId, double scale, int tri
         return Optional.empty();
     }
 
+    /** What a unit is called, by its mm. */
     public static String unitName(double scale) {
         return scale == 1 ? "mm" : scale == 10 ? "cm" : scale == 25.4 ? "inches" : "m";
     }

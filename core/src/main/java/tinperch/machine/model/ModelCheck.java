@@ -20,10 +20,12 @@ public record ModelCheck(String id, String what, double found, List<Reading> rea
         readings = List.copyOf(readings);
     }
 
+    /** With other readings. */
     public ModelCheck with(List<Reading> next) {
         return new ModelCheck(id, what, found, next);
     }
 
+    /** What the readings say; empty when none counts. */
     public Optional<Spread> read() {
         return Spread.of(readings);
     }

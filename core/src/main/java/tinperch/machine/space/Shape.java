@@ -28,6 +28,7 @@ public final class Shape {
         this.box = box;
     }
 
+    /** The shape of a neighbour. */
     public static Shape of(Neighbour n, NeighbourMesh meshes) {
         return new Shape(meshes.of(n), n.form() == Neighbour.Form.BOX);
     }
@@ -52,6 +53,7 @@ public final class Shape {
         return box;
     }
 
+    /** The smallest box around it with all axes at zero. */
     public Bounds bounds() {
         return mesh.bounds();
     }

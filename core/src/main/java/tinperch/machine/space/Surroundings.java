@@ -26,18 +26,22 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         this(axes, groups, neighbours, List.of());
     }
 
+    /** An axis by its name; empty when there is none of it. */
     public Optional<Axis> axis(String name) {
         return axes.stream().filter(a -> a.name().equals(name)).findFirst();
     }
 
+    /** A group by its name; empty when there is none of it. */
     public Optional<Group> group(String name) {
         return groups.stream().filter(g -> g.name().equals(name)).findFirst();
     }
 
+    /** A site by its id; empty when there is none of it. */
     public Optional<Site> site(String id) {
         return sites.stream().filter(s -> s.id().equals(id)).findFirst();
     }
 
+    /** A neighbour by its id; empty when there is none of it. */
     public Optional<Neighbour> neighbour(String id) {
         return neighbours.stream().filter(n -> n.id().equals(id)).findFirst();
     }
@@ -61,6 +65,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         return sum;
     }
 
+    /** The box of a neighbour with the axes at a pose, mm by axis. */
     public Bounds bounds(Neighbour n, Map<String, Double> pose) {
         return n.bounds(shift(n.group(), pose));
     }
@@ -127,6 +132,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 && outer.max().x() >= inner.max().x() && outer.max().y() >= inner.max().y() && outer.max().z() >= inner.max().z();
     }
 
+    /** Without a neighbour. */
     public Surroundings without(String neighbourId) {
         return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites);
     }
@@ -219,6 +225,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         return new Surroundings(axes, groups, neighbours, next);
     }
 
+    /** Without a site. */
     public Surroundings withoutSite(String siteId) {
         return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList());
     }

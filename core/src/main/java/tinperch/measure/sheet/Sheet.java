@@ -27,24 +27,29 @@ public record Sheet(String id, String kind, String name, Map<String, List<Readin
         readings = Collections.unmodifiableMap(copy);
     }
 
+    /** A sheet nothing was read on yet, named after its kind. */
     public static Sheet empty(String id, SheetKind kind) {
         return new Sheet(id, kind.kind(), kind.label(), Map.of());
     }
 
+    /** Readings of a cell, oldest first. */
     public List<Reading> at(String cell) {
         return readings.getOrDefault(cell, List.of());
     }
 
+    /** With other readings of a cell. */
     public Sheet with(String cell, List<Reading> list) {
         Map<String, List<Reading>> copy = new TreeMap<>(readings);
         copy.put(cell, list);
         return new Sheet(id, kind, name, copy);
     }
 
+    /** Under another name. */
     public Sheet named(String next) {
         return new Sheet(id, kind, next, readings);
     }
 
+    /** Whether it is a pattern of four holes, read pair by pair. */
     public boolean isPattern() {
         return kind.equals(SheetKind.HOLES);
     }
@@ -54,6 +59,7 @@ public record Sheet(String id, String kind, String name, Map<String, List<Readin
         return new PatternSheet(name, readings);
     }
 
+    /** With the readings of a pattern. */
     public Sheet with(PatternSheet pattern) {
         return new Sheet(id, kind, pattern.name(), pattern.readings());
     }

@@ -21,10 +21,12 @@ public record Feature(String id, String kindId, String name, Anchor anchor, Bind
         this(id, kindId, name, anchor, null, values, off);
     }
 
+    /** With other values. */
     public Feature with(Values next) {
         return new Feature(id, kindId, name, anchor, around, next, off);
     }
 
+    /** Somewhere else. */
     public Feature with(Anchor next) {
         return new Feature(id, kindId, name, next, around, values, off);
     }
@@ -34,10 +36,12 @@ public record Feature(String id, String kindId, String name, Anchor anchor, Bind
         return new Feature(id, kindId, name, anchor, next, values, off);
     }
 
+    /** Under another name. */
     public Feature named(String next) {
         return new Feature(id, kindId, next, anchor, around, values, off);
     }
 
+    /** Switched off, or on again. */
     public Feature switchedOff(boolean next) {
         return new Feature(id, kindId, name, anchor, around, values, next);
     }

@@ -18,14 +18,17 @@ import tinperch.solid.Vec3;
  */
 public record Extrusion(Profile profile, Placement place, double fromMm, double toMm, double draftDeg, Finish bottom, Finish top) {
 
+    /** A profile drawn out between two heights of its placement, mm. */
     public static Extrusion of(Profile profile, Placement place, double fromMm, double toMm) {
         return new Extrusion(profile, place, fromMm, toMm, 0, Finish.SHARP, Finish.SHARP);
     }
 
+    /** With sides that lean outwards by so many degrees. */
     public Extrusion draft(double deg) {
         return new Extrusion(profile, place, fromMm, toMm, deg, bottom, top);
     }
 
+    /** With its two edges finished. */
     public Extrusion finish(Finish atBottom, Finish atTop) {
         return new Extrusion(profile, place, fromMm, toMm, draftDeg, atBottom, atTop);
     }

@@ -12,17 +12,20 @@ import tinperch.solid.Vec3;
  */
 public record Camera(double yawDeg, double pitchDeg, Vec3 target, double pxPerMm) {
 
+    /** Direction of the picture's x, unit. */
     public Vec3 right() {
         double a = Math.toRadians(yawDeg);
         return new Vec3(Math.cos(a), Math.sin(a), 0);
     }
 
+    /** Direction from the target to the eye, unit. */
     public Vec3 toEye() {
         double a = Math.toRadians(yawDeg);
         double p = Math.toRadians(pitchDeg);
         return new Vec3(Math.sin(a) * Math.cos(p), -Math.cos(a) * Math.cos(p), Math.sin(p));
     }
 
+    /** Direction of the picture's y, unit. */
     public Vec3 up() {
         return toEye().cross(right());
     }

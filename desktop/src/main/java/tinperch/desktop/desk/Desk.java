@@ -88,34 +88,42 @@ public final class Desk implements AutoCloseable {
         place.set(machines.isEmpty() ? new Place.Nowhere() : new Place.AtMachine(machines.get(0).id()));
     }
 
+    /** The workshop that is open. */
     public Workshop workshop() {
         return workshop;
     }
 
+    /** Everything in it as it is now. */
     public WorkshopState state() {
         return workshop.state();
     }
 
+    /** Colours and type size of the window. */
     public Theme theme() {
         return theme;
     }
 
+    /** Where the window is; set to go elsewhere. */
     public ObjectProperty<Place> placeProperty() {
         return place;
     }
 
+    /** Where the window is. */
     public Place place() {
         return place.get();
     }
 
+    /** The sentence shown above the page; null for none. */
     public ObjectProperty<Notice> noticeProperty() {
         return notice;
     }
 
+    /** Tells the owner something that went well. */
     public void say(String text) {
         notice.set(new Notice(text, false));
     }
 
+    /** Tells the owner something that went wrong, or will. */
     public void warn(String text) {
         notice.set(new Notice(text, true));
     }
@@ -165,10 +173,12 @@ public final class Desk implements AutoCloseable {
         listeners.add(listener);
     }
 
+    /** The upgrade looked at; empty elsewhere. */
     public Optional<Upgrade> upgrade() {
         return place.get() instanceof Place.AtUpgrade at ? state().upgrade(at.upgradeId()) : Optional.empty();
     }
 
+    /** The machine looked at, or that of the upgrade; empty elsewhere. */
     public Optional<Machine> machine() {
         if (place.get() instanceof Place.AtMachine at) {
             return state().machine(at.machineId());
@@ -176,14 +186,17 @@ public final class Desk implements AutoCloseable {
         return upgrade().flatMap(u -> state().machine(u.machineId()));
     }
 
+    /** Goes to a machine. */
     public void goTo(Machine machine) {
         place.set(new Place.AtMachine(machine.id()));
     }
 
+    /** Goes to a station of an upgrade. */
     public void goTo(Upgrade upgrade, Station station) {
         place.set(new Place.AtUpgrade(upgrade.id(), station));
     }
 
+    /** Goes to another station of the upgrade looked at. */
     public void goTo(Station station) {
         upgrade().ifPresent(u -> goTo(u, station));
     }

@@ -20,26 +20,32 @@ public record Palette(boolean dark, String paper, String sheet, String shelf, St
             "#1C282C", "#EAE7DE", "#A4B0B1", "#374244", "#58C4B6", "#0E1A19", "#20393A", "#FF8152",
             "#8C8778", "#58C4B6", "#A6874F");
 
+    /** Colour of words and lines. */
     public Color inkColour() {
         return Color.web(ink);
     }
 
+    /** Colour of what matters less. */
     public Color faintColour() {
         return Color.web(faint);
     }
 
+    /** Colour of thin rules. */
     public Color lineColour() {
         return Color.web(line);
     }
 
+    /** The one accent. */
     public Color accentColour() {
         return Color.web(accent);
     }
 
+    /** Colour of what one draws and writes on. */
     public Color sheetColour() {
         return Color.web(sheet);
     }
 
+    /** A wash of the accent. */
     public Color tintColour() {
         return Color.web(tint);
     }

@@ -24,14 +24,17 @@ public final class Theme {
         }
     }
 
+    /** The colours; changes when it gets dark or light. */
     public ObjectProperty<Palette> paletteProperty() {
         return palette;
     }
 
+    /** The colours now. */
     public Palette palette() {
         return palette.get();
     }
 
+    /** Size of ordinary type, points. */
     public int typeSize() {
         return typeSize;
     }
@@ -41,11 +44,13 @@ public final class Theme {
         Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
     }
 
+    /** Dresses a scene in it, now and whenever it changes. */
     public void applyTo(Scene target) {
         scene = target;
         refresh();
     }
 
+    /** Dark or light. */
     public void setDark(boolean dark) {
         palette.set(dark ? Palette.DARK : Palette.LIGHT);
         refresh();

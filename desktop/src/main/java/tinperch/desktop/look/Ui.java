@@ -22,6 +22,7 @@ public final class Ui {
 
     private Ui() {}
 
+    /** A label of one line. */
     public static Label label(String text, String... styles) {
         Label l = new Label(text);
         l.getStyleClass().addAll(styles);
@@ -41,12 +42,14 @@ public final class Ui {
         return node;
     }
 
+    /** An icon of the bundled set. */
     public static FontIcon icon(String code) {
         FontIcon icon = new FontIcon(code);
         icon.getStyleClass().add("icon");
         return icon;
     }
 
+    /** A button; {@code icon} may be null for none. */
     public static Button button(String text, String icon, Runnable action) {
         Button b = new Button(text, icon == null ? null : icon(icon));
         b.setOnAction(e -> action.run());
@@ -119,6 +122,7 @@ public final class Ui {
         return null;
     }
 
+    /** Takes what room is left in a row. */
     public static Region spring() {
         Region r = new Region();
         HBox.setHgrow(r, Priority.ALWAYS);

@@ -14,34 +14,25 @@ import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
 import tinperch.material.Material;
-import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
 /** Which machine prints it and in what material, with how much room is left on each bed. */
-final class HostPanel extends VBox {
-    private final Desk desk;
-    private final String upgradeId;
+final class HostPanel extends PrintPanel {
     private final VBox hosts = new VBox(6);
     private final ComboBox<String> material = Ui.id(new ComboBox<>(), "material");
     private final Label caution = Ui.text("", "caution");
 
     HostPanel(Desk desk, String upgradeId) {
-        super(8);
-        this.desk = desk;
-        this.upgradeId = upgradeId;
-        getStyleClass().add("panel");
+        super(desk, upgradeId, "Where and in what", "host-complaint");
         for (Material m : Material.STANDARD) {
             material.getItems().add(m.name());
         }
         material.setOnAction(e -> part().filter(p -> material.getValue() != null && !material.getValue().equals(p.material())).ifPresent(p ->
                 desk.workshop().edit("material " + material.getValue(), s -> s.with(s.upgrade(upgradeId).orElseThrow().with(p.withMaterial(material.getValue()))))));
-        getChildren().addAll(Ui.label("Where and in what", "section"), hosts, PrintStation.row(Ui.label("Material", "field-label"), material), caution);
+        rows(hosts, row(Ui.label("Material", "field-label"), material), caution);
     }
 
-    private Optional<PartDesign> part() {
-        return desk.part().filter(p -> desk.state().upgrade(upgradeId).flatMap(u -> u.part(p.id())).isPresent());
-    }
-
+    @Override
     void refresh() {
         material.setDisable(part().isEmpty());
         part().ifPresent(p -> material.setValue(p.material()));
@@ -69,7 +60,7 @@ final class HostPanel extends VBox {
             b.setOnAction(e -> desk.workshop().edit("print on " + m.name(),
                     s -> s.with(s.upgrade(upgradeId).orElseThrow().onHost(m.id()))));
             Optional<Finding> f = desk.looked().filter(c -> drawn).flatMap(c -> BedFitCheck.on(m, c, desk.engine().now(c)));
-            HBox line = PrintStation.row(b);
+            HBox line = row(b);
             f.ifPresent(x -> line.getChildren().addAll(Ui.whole(new SeverityBadge(x.severity())),
                     Ui.label(x.margin().map(g -> g.sayMissing() + " on its bed").orElse(x.why()), "faint")));
             hosts.getChildren().add(line);

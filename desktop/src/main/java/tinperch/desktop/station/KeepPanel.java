@@ -8,50 +8,34 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.DrawingFact.Drawing;
 import tinperch.fact.MeshesFact;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Differences;
-import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.workshop.export.Keeping;
 import tinperch.workshop.store.StoreFault;
 
 /** Keeping the part as a revision, with its reason. */
-final class KeepPanel extends VBox {
-    private final Desk desk;
-    private final String upgradeId;
+final class KeepPanel extends PrintPanel {
     private final TextField reason = Ui.id(new TextField(), "reason");
-    private final Label complaint = Ui.id(Ui.text("", "complaint"), "reason-complaint");
     private final Button button = Ui.id(new Button("Keep", Ui.icon("mdi2b-bookmark-outline")), "keep");
     private final Label changed = Ui.text("", "faint");
 
     KeepPanel(Desk desk, String upgradeId) {
-        super(8);
-        this.desk = desk;
-        this.upgradeId = upgradeId;
-        getStyleClass().add("panel");
+        super(desk, upgradeId, "Keep this revision", "reason-complaint");
         reason.setPromptText("why this one: what changed, what it should cure");
         HBox.setHgrow(reason, Priority.ALWAYS);
         reason.setOnAction(e -> keep());
         button.setOnAction(e -> keep());
         button.getStyleClass().add("accent");
         button.setMinWidth(USE_PREF_SIZE);
-        getChildren().addAll(Ui.label("Keep this revision", "section"), changed, PrintStation.row(reason, button), complaint);
-        complain("");
+        rows(changed, row(reason, button));
     }
 
-    private Optional<PartDesign> part() {
-        return desk.part().filter(p -> desk.state().upgrade(upgradeId).flatMap(u -> u.part(p.id())).isPresent());
-    }
-
-    private String mark() {
-        return part().map(p -> desk.state().nextMark(upgradeId, p.id())).orElse("R1");
-    }
-
+    @Override
     void refresh() {
         button.setText("Keep " + mark());
         button.setDisable(part().isEmpty());
@@ -98,9 +82,4 @@ final class KeepPanel extends VBox {
         });
     }
 
-    private void complain(String why) {
-        complaint.setText(why);
-        complaint.setManaged(!why.isEmpty());
-        complaint.setVisible(!why.isEmpty());
-    }
 }

@@ -1,11 +1,8 @@
 package tinperch.desktop.station;
 
-import javafx.geometry.Pos;
 import javafx.geometry.VPos;
-import javafx.scene.Node;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
@@ -42,12 +39,6 @@ final class PrintStation extends Scroller implements View {
         grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
         setContent(grid);
         desk.drawingProperty().addListener(onDrawing);
-    }
-
-    static HBox row(Node... nodes) {
-        HBox h = new HBox(8, nodes);
-        h.setAlignment(Pos.BASELINE_LEFT);
-        return h;
     }
 
     @Override

@@ -3,54 +3,36 @@ package tinperch.desktop.station;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.PartDesign;
 import tinperch.workshop.export.PartExport;
 
 /** Writing the part into files. */
-final class WritePanel extends VBox {
-    private final Desk desk;
-    private final String upgradeId;
+final class WritePanel extends PrintPanel {
     private final TextField folder = Ui.id(new TextField(), "export-folder");
-    private final Label complaint = Ui.id(Ui.text("", "complaint"), "export-complaint");
     private final Button stl = Ui.id(new Button("Write STL"), "export-stl");
     private final Button threeMf = Ui.id(new Button("Write 3MF"), "export-3mf");
 
     WritePanel(Desk desk, String upgradeId) {
-        super(8);
-        this.desk = desk;
-        this.upgradeId = upgradeId;
-        getStyleClass().add("panel");
+        super(desk, upgradeId, "Write the file", "export-complaint");
         folder.setText(desk.workshop().preference("export folder").orElse(System.getProperty("user.home")));
         HBox.setHgrow(folder, Priority.ALWAYS);
         Button choose = Ui.whole(Ui.button("Choose…", null, this::chooseFolder));
         stl.setOnAction(e -> export(PartExport.Format.STL));
         threeMf.setOnAction(e -> export(PartExport.Format.THREE_MF));
-        getChildren().addAll(Ui.label("Write the file", "section"), PrintStation.row(Ui.label("Into folder", "field-label"), folder, choose),
-                PrintStation.row(stl, threeMf), complaint);
-        complain("");
+        rows(row(Ui.label("Into folder", "field-label"), folder, choose),
+                row(stl, threeMf));
     }
 
-    private Optional<PartDesign> part() {
-        return desk.part().filter(p -> desk.state().upgrade(upgradeId).flatMap(u -> u.part(p.id())).isPresent());
-    }
-
-    private String mark() {
-        return part().map(p -> desk.state().nextMark(upgradeId, p.id())).orElse("R1");
-    }
-
+    @Override
     void refresh() {
         stl.setDisable(part().isEmpty());
         threeMf.setDisable(part().isEmpty());
@@ -105,9 +87,4 @@ final class WritePanel extends VBox {
         }
     }
 
-    private void complain(String why) {
-        complaint.setText(why);
-        complaint.setManaged(!why.isEmpty());
-        complaint.setVisible(!why.isEmpty());
-    }
 }

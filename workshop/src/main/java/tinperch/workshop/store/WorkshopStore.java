@@ -121,6 +121,7 @@ public final class WorkshopStore implements AutoCloseable {
         return source;
     }
 
+    /** What is wrong with the file, in a sentence; empty when it is sound. */
     public Optional<String> notice() {
         return Optional.ofNullable(notice);
     }
@@ -130,6 +131,7 @@ public final class WorkshopStore implements AutoCloseable {
         return connection;
     }
 
+    /** Whether nothing is written to it. */
     public boolean isReadOnly() {
         return jdbi == null;
     }
@@ -202,6 +204,7 @@ public final class WorkshopStore implements AutoCloseable {
                 .bind("id", id).mapTo(byte[].class).findFirst()));
     }
 
+    /** A preference kept in it; empty when it was never set. */
     public synchronized Optional<String> preference(String name) {
         if (jdbi == null) {
             return Optional.empty();
@@ -210,6 +213,7 @@ public final class WorkshopStore implements AutoCloseable {
                 .bind("n", name).mapTo(String.class).findFirst()));
     }
 
+    /** Keeps a preference. */
     public synchronized void setPreference(String name, String value) {
         guarded(() -> jdbi.withHandle(h -> h.execute("INSERT INTO preference (name, value) VALUES (?, ?) "
                 + "ON CONFLICT (name) DO UPDATE SET value = excluded.value", name, value)));
