@@ -46,10 +46,12 @@ public class BookTest extends WindowTest {
         assertEquals(find("machine-due-turnstone"), null);
         press("fit-open");
         kind(ComponentKind.FAN);
+        choose("fit-size", "40 mm fan, 10 thick");
         type("fit-name", "Axial fan 40×10");
         Component fan = book("turnstone").components().stream().filter(c -> c.name().equals("Axial fan 40×10")).findFirst()
                 .orElseThrow();
         assertEquals(fan.on(), LocalDate.now());
+        assertEquals(fan.usual(), "fan-40x10", "parts can be made around it before it is measured");
         assertEquals(fan.replaces().orElseThrow(), "fan-1", "the fan there was is taken off the same day");
         assertEquals(text("machine-due-turnstone"), "1 due");
         // Without a result it stays due; with one it goes; undo brings it back.

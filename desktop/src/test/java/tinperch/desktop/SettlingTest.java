@@ -1,17 +1,24 @@
 package tinperch.desktop;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.bind.Binding;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
 
 /** What cannot be told leads to what settles it; the margins fold; the book's components can be built around. */
 public class SettlingTest extends WindowTest {
@@ -99,5 +106,58 @@ public class SettlingTest extends WindowTest {
         });
         waitForPicture();
         assertTrue(text("known-board").contains("not in the book"), text("known-board"));
+    }
+
+    @Test
+    public void rowsStayWhileTheirNumbersChangeAndOfferNothingUntried() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        javafx.scene.Node row = need("finding-screw.mount");
+        Button remedy = (Button) need("remedy-screw.mount-0");
+        String before = remedy.getText();
+        onFx(() -> desk.edits().set("avocet-blower", "p1", ToolCarriagePlate.THICKNESS, "9"));
+        waitForPicture();
+        assertSame(need("finding-screw.mount"), row, "told other numbers, not made anew");
+        assertFalse(remedy.isDisabled());
+        press("remedy-screw.mount-0");
+        waitForPicture();
+        assertTrue(desk.assessmentProperty().get().findings().stream().noneMatch(f -> f.id().equals("screw.mount") && f.severity() == Severity.STOP), "pressed, “"
+                + before + "” or what took its place does what it says now");
+        click("undo");
+        click("undo");
+        waitForPicture();
+        assertEquals(((Button) need("remedy-screw.mount-0")).getText(), before);
+    }
+
+    /** A block in the way of the blower carriage: the remedy cuts its room out of the plate. */
+    @Test
+    public void whatIsInTheWayIsCutAroundFromItsRemedy() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        onFx(() -> {
+            Case c = desk.looked().orElseThrow();
+            Vec3 at = c.site().orElseThrow().at();
+            // A post just before the upper edge of the plate, where it is at home.
+            Surroundings space = c.machine().surroundings();
+            Vec3 shift = space.shift(c.site().orElseThrow().group(), space.home());
+            Neighbour post = new Neighbour("post", "post", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX,
+                    at.plus(shift).plus(new Vec3(-4, -30, 28)), new Vec3(8, 60, 30), "z", 0, 0);
+            desk.workshop().edit("a post", s -> s.with(s.machine("avocet").orElseThrow().withSurroundings(space.with(post))));
+            return null;
+        });
+        waitForPicture();
+        assertEquals(word("rest.post.part"), "Stop");
+        double before = desk.drawingProperty().get().volumeMm3();
+        int cut = onFx(() -> desk.assessmentProperty().get().findings().stream().filter(f -> f.id().equals("rest.post.part")).findFirst().orElseThrow().remedies().stream()
+                .map(r -> r.label()).toList().indexOf("cut around post, 1 mm free"));
+        assertTrue(cut >= 0, "it is offered");
+        press("remedy-rest.post.part-" + cut);
+        waitForPicture();
+        assertTrue(desk.drawingProperty().get().volumeMm3() < before);
+        assertTrue(desk.assessmentProperty().get().findings().stream().noneMatch(f -> f.id().equals("rest.post.part")));
+        assertEquals(text("feature-f1"), "around post");
+        click("undo");
+        waitForPicture();
+        assertEquals(desk.drawingProperty().get().volumeMm3(), before, 1e-6);
     }
 }

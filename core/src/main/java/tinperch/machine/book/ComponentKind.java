@@ -5,7 +5,7 @@ public enum ComponentKind {
     DRIVE("Filament drive", "motor"), HOT_END("Hot end"), NOZZLE("Nozzle"), HEATER("Heater"), SENSOR("Temperature sensor"),
     SOCK("Insulating sock"), FAN("Fan", "fan"), PROBE("Probe"), MOUNT("Mount or carriage"), BELT("Belt"), GEAR("Gear or pulley"),
     WHEELS("Wheels or bearings", "bearing"), RAIL("Rail or rod", "rod"), PROFILE("Frame profile", "profile"), BED("Bed"), BOARD("Board", "board"),
-    SUPPLY("Supply"), CONTACT("Contact or connector"), WIRE("Wire"), SWITCH("Limit switch"), FILTER("Filter", "cartridge"), OTHER("Other");
+    SUPPLY("Supply"), CONTACT("Contact or connector"), WIRE("Wire"), SWITCH("Limit switch"), FILTER("Filter", "filter"), OTHER("Other");
 
     private final String label;
     private final String thing;
