@@ -2,7 +2,10 @@ package tinperch.solid.view;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import tinperch.solid.Mesh;
 import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
@@ -12,7 +15,7 @@ import tinperch.solid.Vec3;
  * coordinates (mm).
  *
  * <p>Edges are cut wherever two of them cross in the view; each piece is then seen or hidden as a whole, which is decided
- * at its middle by looking for a triangle in front of it.
+ * at its middle by looking for a triangle in front of it. Pieces that lie on one another are told once.
  */
 public final class HiddenLines {
     private static final int CELLS = 48;
@@ -160,7 +163,7 @@ public final class HiddenLines {
                 cross(p, lines.get(j));
             }
         }
-        List<Piece> out = new ArrayList<>();
+        Map<Span, Part> kept = new LinkedHashMap<>();
         for (Line l : lines) {
             stop.check();
             l.cuts.add(1.0);
@@ -169,14 +172,64 @@ public final class HiddenLines {
             for (double to : l.cuts) {
                 if (to - from > 1e-6) {
                     double m = (from + to) / 2;
-                    boolean seen = seen(l.x0 + m * (l.x1 - l.x0), l.y0 + m * (l.y1 - l.y0), l.z0 + m * (l.z1 - l.z0));
-                    out.add(new Piece(l.x0 + from * (l.x1 - l.x0), l.y0 + from * (l.y1 - l.y0),
-                            l.x0 + to * (l.x1 - l.x0), l.y0 + to * (l.y1 - l.y0), seen));
+                    Part part = new Part(l, from, to, seen(l.x0 + m * (l.x1 - l.x0), l.y0 + m * (l.y1 - l.y0), l.z0 + m * (l.z1 - l.z0)));
+                    // Lines that lie on one another are drawn once, seen if one of them is.
+                    kept.merge(part.span(), part, (a, b) -> a.seen || !b.seen ? a : b);
                     from = to;
                 }
             }
         }
+        return joined(kept.values());
+    }
+
+    /** Parts of one line that follow on each other and are seen alike as one piece. */
+    private static List<Piece> joined(Collection<Part> parts) {
+        List<Piece> out = new ArrayList<>();
+        Part open = null;
+        for (Part p : parts) {
+            if (open != null && p.line == open.line && p.seen == open.seen && Math.abs(p.from - open.to) < 1e-9) {
+                open = new Part(open.line, open.from, p.to, open.seen);
+                continue;
+            }
+            if (open != null) {
+                out.add(open.piece());
+            }
+            open = p;
+        }
+        if (open != null) {
+            out.add(open.piece());
+        }
         return out;
+    }
+
+    /** Part of a line, by shares of it. */
+    private record Part(Line line, double from, double to, boolean seen) {
+        double x(double t) {
+            return line.x0 + t * (line.x1 - line.x0);
+        }
+
+        double y(double t) {
+            return line.y0 + t * (line.y1 - line.y0);
+        }
+
+        Piece piece() {
+            return new Piece(x(from), y(from), x(to), y(to), seen);
+        }
+
+        Span span() {
+            return Span.of(x(from), y(from), x(to), y(to));
+        }
+    }
+
+    /** Ends of a part on a grid of a ten-thousandth of a millimetre, the left one first. */
+    private record Span(long x0, long y0, long x1, long y1) {
+        static Span of(double ax, double ay, double bx, double by) {
+            long x0 = Math.round(ax * 1e4);
+            long y0 = Math.round(ay * 1e4);
+            long x1 = Math.round(bx * 1e4);
+            long y1 = Math.round(by * 1e4);
+            return x0 < x1 || x0 == x1 && y0 <= y1 ? new Span(x0, y0, x1, y1) : new Span(x1, y1, x0, y0);
+        }
     }
 
     private static void cross(Line p, Line q) {

@@ -82,6 +82,11 @@ final class FeatureHandle extends Pane {
         scale = to;
         face = piece.place().times(at.face().frame());
         Optional<View> facing = SheetScale.facing(face.w());
+        if (facing.isPresent() && !isVisible()) {
+            // Styled when it comes, so that the sizes of its numbers can be asked for.
+            setVisible(true);
+            applyCss();
+        }
         setVisible(facing.isPresent());
         if (facing.isPresent()) {
             view = facing.get();
@@ -139,10 +144,9 @@ final class FeatureHandle extends Pane {
 
     /** In the middle of its line, or beside the knob where the line is too short to carry it. */
     private static void put(DimensionTag tag, double[] a, double[] b, int besideX, int besideY) {
-        tag.applyCss();
         tag.autosize();
-        double w = tag.prefWidth(-1);
-        double h = tag.prefHeight(-1);
+        double w = tag.getWidth();
+        double h = tag.getHeight();
         boolean carried = Math.hypot(a[0] - b[0], a[1] - b[1]) > Math.max(w, h) + 3 * BESIDE_PX;
         double x = carried ? (a[0] + b[0]) / 2 : b[0] + besideX * (BESIDE_PX + w / 2);
         double y = carried ? (a[1] + b[1]) / 2 : b[1] + besideY * (BESIDE_PX + h / 2);

@@ -11,6 +11,8 @@ import tinperch.solid.view.HiddenLines;
 
 /** Draws the lines of the views and of their dimensions. */
 final class SheetPainter {
+    private static final int IN_PATH = 64;
+
     private final GraphicsContext g;
     private final Palette palette;
     private final SheetScale at;
@@ -37,15 +39,23 @@ final class SheetPainter {
 
     private void stroke(List<HiddenLines.Piece> pieces, boolean visible, double ox, double oy) {
         double k = at.pxPerMm();
-        // One path: drawn in software, thousands of lines each by itself cost many times as much.
+        // In paths of a few lines: drawn in software, each by itself costs too much to begin with, and all in one too much sorting.
+        int inPath = 0;
         g.beginPath();
         for (HiddenLines.Piece l : pieces) {
             if (l.visible() == visible) {
                 g.moveTo(ox + l.x0() * k, oy - l.y0() * k);
                 g.lineTo(ox + l.x1() * k, oy - l.y1() * k);
+                if (++inPath == IN_PATH) {
+                    g.stroke();
+                    g.beginPath();
+                    inPath = 0;
+                }
             }
         }
-        g.stroke();
+        if (inPath > 0) {
+            g.stroke();
+        }
     }
 
     /** Draws a dimension's lines and puts its tag on them; distances outwards are in pixels, so views stay readable. */
@@ -56,10 +66,9 @@ final class SheetPainter {
         double far = outPx(d);
         g.setStroke(Color.web(palette.accent(), d.param().isPresent() ? 0.95 : 0.55));
         g.setLineWidth(1);
-        tag.applyCss();
         tag.autosize();
-        double tw = tag.prefWidth(-1);
-        double th = tag.prefHeight(-1);
+        double tw = tag.getWidth();
+        double th = tag.getHeight();
         if (d.along()) {
             double edge = out > 0 ? Math.min(a[1], b[1]) : Math.max(a[1], b[1]);
             double y = edge - out * far;

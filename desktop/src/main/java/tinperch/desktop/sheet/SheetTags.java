@@ -52,6 +52,8 @@ final class SheetTags {
                 // A tag is put by the drawing: another text must not have the sheet laid out and painted once more.
                 tag.setManaged(false);
                 sheet.add(tag);
+                // Styled once, so that its size can be asked for when it is put.
+                tag.applyCss();
             }
             tags.put(d, tag);
         }
