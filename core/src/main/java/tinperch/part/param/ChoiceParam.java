@@ -2,6 +2,7 @@ package tinperch.part.param;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import tinperch.quantity.QuantityException;
 
@@ -34,6 +35,13 @@ public record ChoiceParam<E>(String key, Card card, String label, List<Option<E>
     /** A choice among words that stand for themselves, such as the names of rows of a table. */
     public static ChoiceParam<String> words(String key, Card card, String label, List<String> words, String hint) {
         return new ChoiceParam<>(key, card, label, words.stream().map(w -> new Option<>(w, w, w)).toList(), hint);
+    }
+
+    /** A choice among words that stand for themselves, or none of them: empty. */
+    public static ChoiceParam<Optional<String>> wordsOr(String key, Card card, String label, List<String> words, String none, String hint) {
+        List<Option<Optional<String>>> all = new java.util.ArrayList<>(words.stream().map(w -> new Option<>(Optional.of(w), w, w)).toList());
+        all.add(new Option<>(Optional.empty(), none, none));
+        return new ChoiceParam<>(key, card, label, all, hint);
     }
 
     /** The same with another value first. */

@@ -13,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
@@ -23,6 +24,8 @@ import tinperch.solid.Vec3;
 
 /** How a machine moves: the way of each axis, where and in which order it homes, and what rides on which axes. */
 final class AxesEditor extends Column {
+    private static final List<Choice<Boolean>> ENDS = List.of(new Choice<>(false, "lower end"), new Choice<>(true, "upper end"));
+
     private final BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit;
     private final GridPane axes = new GridPane();
     private final GridPane groups = new GridPane();
@@ -50,12 +53,11 @@ final class AxesEditor extends Column {
                 Ui.label("as number", "column"));
         int row = 1;
         for (Axis a : now.axes()) {
-            ComboBox<String> way = choice("axis-" + a.name() + "-way", Ways.words(), Ways.words(a.direction()), chosen ->
-                    make("way of " + a.name(), s -> s.with(new Axis(a.name(), Ways.of(chosen), a.fromMm(), a.toMm(), a.homeAtTop(),
+            ComboBox<Choice<Vec3>> way = choice("axis-" + a.name() + "-way", Ways.ALL, Ways.of(a.direction()), chosen ->
+                    make("way of " + a.name(), s -> s.with(new Axis(a.name(), chosen, a.fromMm(), a.toMm(), a.homeAtTop(),
                             a.homingOrder()))));
-            ComboBox<String> end = choice("axis-" + a.name() + "-home", List.of("lower end", "upper end"),
-                    a.homeAtTop() ? "upper end" : "lower end", chosen -> make("home of " + a.name(), s -> s.with(new Axis(a.name(),
-                            a.direction(), a.fromMm(), a.toMm(), chosen.equals("upper end"), a.homingOrder()))));
+            ComboBox<Choice<Boolean>> end = choice("axis-" + a.name() + "-home", ENDS, ENDS.get(a.homeAtTop() ? 1 : 0), chosen -> make("home of " + a.name(), s -> s.with(new Axis(a.name(),
+                            a.direction(), a.fromMm(), a.toMm(), chosen, a.homingOrder()))));
             CommitField order = new CommitField("axis-" + a.name() + "-order", String.valueOf(a.homingOrder()), typed -> {
                 if (!typed.strip().matches("[1-9]")) {
                     return Optional.of("A number from 1 to 9.");
@@ -103,13 +105,13 @@ final class AxesEditor extends Column {
         return f;
     }
 
-    private static ComboBox<String> choice(String id, List<String> all, String now, java.util.function.Consumer<String> chosen) {
-        ComboBox<String> box = Ui.id(new ComboBox<>(), id);
+    private static <T> ComboBox<Choice<T>> choice(String id, List<Choice<T>> all, Choice<T> now, java.util.function.Consumer<T> chosen) {
+        ComboBox<Choice<T>> box = Ui.id(new ComboBox<>(), id);
         box.getItems().setAll(all);
         box.setValue(now);
         box.valueProperty().addListener((o, was, is) -> {
             if (is != null && !is.equals(now)) {
-                chosen.accept(is);
+                chosen.accept(is.value());
             }
         });
         return box;

@@ -1,8 +1,7 @@
 package tinperch.desktop.machine;
 
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -12,10 +11,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
-import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
@@ -37,11 +36,10 @@ final class NeighbourForm extends Column {
     private final ComboBox<String> kind = choice("neighbour-kind");
     private final ComboBox<String> form = choice("neighbour-form");
     private final ComboBox<String> along = choice("neighbour-along");
-    private final ComboBox<String> of = choice("neighbour-of");
+    private final ComboBox<Choice<String>> of = choice("neighbour-of");
     private final ComboBox<String> turn = choice("neighbour-turn");
-    private final ComboBox<String> group = choice("neighbour-group");
+    private final ComboBox<Choice<String>> group = choice("neighbour-group");
     private final HBox sizes;
-    private final Map<String, String> idsByName = new LinkedHashMap<>();
     private final TextField[] at = numbers("neighbour-at", "x", "y", "z");
     private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
     private final TextField clearance = number("neighbour-clearance", "free");
@@ -96,17 +94,9 @@ final class NeighbourForm extends Column {
         show(turn, f == Neighbour.Form.MODEL);
         show(sizes, f != Neighbour.Form.MODEL);
         of.setPromptText(f == Neighbour.Form.PLATE ? "holes as read on" : "which model");
-        String was = of.getValue();
-        idsByName.clear();
-        if (f == Neighbour.Form.PLATE) {
-            machine.get().sheets().stream().filter(Sheet::isPattern).forEach(s -> idsByName.put(s.name(), s.id()));
-        } else if (f == Neighbour.Form.MODEL) {
-            machine.get().models().forEach(m -> idsByName.put(m.name(), m.id()));
-        }
-        if (!of.getItems().equals(List.copyOf(idsByName.keySet()))) {
-            of.getItems().setAll(idsByName.keySet());
-        }
-        of.setValue(was != null && idsByName.containsKey(was) ? was : null);
+        Choice.fill(of, f == Neighbour.Form.PLATE ? machine.get().sheets().stream().filter(Sheet::isPattern).map(x -> new Choice<>(x.id(), x.name())).toList()
+                : f == Neighbour.Form.MODEL ? machine.get().models().stream().map(m -> new Choice<>(m.id(), m.name())).toList() : List.<Choice<String>>of(),
+                Choice.in(of, ""));
     }
 
     private static void show(Node n, boolean wanted) {
@@ -127,7 +117,7 @@ final class NeighbourForm extends Column {
         return row;
     }
 
-    private ComboBox<String> choice(String id) {
+    private static <T> ComboBox<T> choice(String id) {
         return Ui.id(new ComboBox<>(), id);
     }
 
@@ -149,12 +139,12 @@ final class NeighbourForm extends Column {
     void refresh(Machine m) {
         Surroundings s = m.surroundings();
         fitForm();
-        String was = group.getValue();
-        group.getItems().setAll("stands still");
-        for (Group g : s.groups()) {
-            group.getItems().add(g.name());
+        List<Choice<String>> groups = new ArrayList<>(List.of(new Choice<>("", "stands still")));
+        s.groups().forEach(g -> groups.add(new Choice<>(g.name(), g.name())));
+        Choice.fill(group, groups, Choice.in(group, ""));
+        if (group.getValue() == null) {
+            group.setValue(groups.get(0));
         }
-        group.setValue(was != null && group.getItems().contains(was) ? was : "stands still");
         if (editing != null) {
             take(s.neighbours().stream().filter(n -> n.id().equals(editing.id())).findFirst().orElse(null));
         }
@@ -177,9 +167,8 @@ final class NeighbourForm extends Column {
         along.getSelectionModel().select(n == null ? 2 : Math.max(0, "xyz".indexOf(n.along())));
         turn.getSelectionModel().select(n == null ? 0 : (int) Math.round(n.turnDeg() / 90) & 3);
         fitForm();
-        of.setValue(n == null ? null : idsByName.entrySet().stream().filter(e -> e.getValue().equals(n.of())).map(Map.Entry::getKey)
-                .findFirst().orElse(null));
-        group.setValue(n == null || n.group().isEmpty() ? "stands still" : n.group());
+        Choice.fill(of, List.copyOf(of.getItems()), n == null ? "" : n.of());
+        Choice.fill(group, List.copyOf(group.getItems()), n == null ? "" : n.group());
         double[] a = n == null ? null : new double[] {n.corner().x(), n.corner().y(), n.corner().z()};
         double[] s = n == null ? null : new double[] {n.size().x(), n.size().y(), n.size().z()};
         for (int i = 0; i < 3; i++) {
@@ -194,10 +183,10 @@ final class NeighbourForm extends Column {
         try {
             Neighbour.Form f = form();
             String way = "xyz".substring(Math.max(0, along.getSelectionModel().getSelectedIndex())).substring(0, 1);
-            String which = of.getValue() == null ? "" : idsByName.getOrDefault(of.getValue(), "");
+            String which = Choice.in(of, "");
             double turned = 90 * Math.max(0, turn.getSelectionModel().getSelectedIndex());
             Neighbour n = new Neighbour(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
-                    "stands still".equals(group.getValue()) ? "" : group.getValue(),
+                    Choice.in(group, ""),
                     Neighbour.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())],
                     f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), way, value(clearance, Unit.MM, 3),
                     value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0);

@@ -1,8 +1,7 @@
 package tinperch.desktop.machine;
 
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
@@ -15,10 +14,10 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
-import tinperch.machine.space.Group;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.MeasuredPattern;
@@ -37,15 +36,14 @@ final class SitesPanel extends Column {
     private final Consumer<String> picked;
     private final VBox list = new Column(2);
     private final TextField name = Ui.id(new TextField(), "site-name");
-    private final ComboBox<String> group = Ui.id(new ComboBox<>(), "site-group");
-    private final ComboBox<String> facing = Ui.id(new ComboBox<>(), "site-facing");
-    private final ComboBox<String> sheet = Ui.id(new ComboBox<>(), "site-sheet");
+    private final ComboBox<Choice<String>> group = Ui.id(new ComboBox<>(), "site-group");
+    private final ComboBox<Choice<Vec3>> facing = Ui.id(new ComboBox<>(), "site-facing");
+    private final ComboBox<Choice<String>> sheet = Ui.id(new ComboBox<>(), "site-sheet");
     private final TextField[] at = {field("site-at-x", "x"), field("site-at-y", "y"), field("site-at-z", "z")};
     private final TextField known = field("site-known", "± mm");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "site-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "site-put");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "site-remove");
-    private final Map<String, String> sheetIds = new LinkedHashMap<>();
     private Machine machine;
     private Site editing;
 
@@ -59,8 +57,8 @@ final class SitesPanel extends Column {
         this.picked = picked;
         name.setPromptText("where a part mounts, such as carriage front");
         HBox.setHgrow(name, Priority.ALWAYS);
-        facing.getItems().setAll(Ways.words());
-        facing.setValue("to the front");
+        facing.getItems().setAll(Ways.ALL);
+        facing.setValue(Ways.of(Vec3.Y.times(-1)));
         sheet.setMaxWidth(180);
         put.getStyleClass().add("accent");
         Label middle = Ui.label("middle of its holes", "faint");
@@ -91,16 +89,12 @@ final class SitesPanel extends Column {
         if (m.surroundings().sites().isEmpty()) {
             list.getChildren().add(Ui.text("Faces with holes that parts are screwed to.", "faint"));
         }
-        String was = group.getValue();
-        group.getItems().setAll(STILL);
-        m.surroundings().groups().stream().map(Group::name).forEach(group.getItems()::add);
-        group.setValue(was != null && group.getItems().contains(was) ? was : STILL);
-        sheetIds.clear();
-        m.sheets().stream().filter(Sheet::isPattern).forEach(s -> sheetIds.put(s.name(), s.id()));
-        String held = sheet.getValue();
-        sheet.getItems().setAll(NO_SHEET);
-        sheet.getItems().addAll(sheetIds.keySet());
-        sheet.setValue(held != null && sheet.getItems().contains(held) ? held : NO_SHEET);
+        List<Choice<String>> groups = new ArrayList<>(List.of(new Choice<>("", STILL)));
+        m.surroundings().groups().forEach(g -> groups.add(new Choice<>(g.name(), g.name())));
+        Choice.fill(group, groups, Choice.in(group, ""));
+        List<Choice<String>> sheets = new ArrayList<>(List.of(new Choice<>("", NO_SHEET)));
+        m.sheets().stream().filter(Sheet::isPattern).forEach(x -> sheets.add(new Choice<>(x.id(), x.name())));
+        Choice.fill(sheet, sheets, Choice.in(sheet, ""));
         take(editing == null ? null : m.surroundings().sites().stream().filter(s -> s.id().equals(editing.id())).findFirst().orElse(null));
     }
 
@@ -115,7 +109,7 @@ final class SitesPanel extends Column {
         b.getStyleClass().addAll("upgrade-row", "neighbour-row");
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAccessibleText(s.name());
-        Ui.tip(b, s.name() + " faces " + Ways.words(s.facing()) + "; the places of its holes are known to ± "
+        Ui.tip(b, s.name() + " faces " + Ways.of(s.facing()).label() + "; the places of its holes are known to ± "
                 + Quantity.mm(s.holeHalfWidthMm(pattern)) + " (95 %)");
         b.setOnAction(e -> {
             take(s);
@@ -134,10 +128,9 @@ final class SitesPanel extends Column {
         }
         complain("");
         name.setText(s.name());
-        group.setValue(s.group().isEmpty() ? STILL : s.group());
-        facing.setValue(Ways.words(s.facing()));
-        sheet.setValue(sheetIds.entrySet().stream().filter(e -> e.getValue().equals(s.sheetId())).map(Map.Entry::getKey).findFirst()
-                .orElse(NO_SHEET));
+        Choice.fill(group, List.copyOf(group.getItems()), s.group());
+        facing.setValue(Ways.of(s.facing()));
+        Choice.fill(sheet, List.copyOf(sheet.getItems()), machine.sheet(s.sheetId()).isPresent() ? s.sheetId() : "");
         double[] p = {s.at().x(), s.at().y(), s.at().z()};
         for (int i = 0; i < 3; i++) {
             at[i].setText(Quantity.plain(p[i], Unit.MM));
@@ -155,10 +148,10 @@ final class SitesPanel extends Column {
             Vec3 place = new Vec3(Quantity.parse(at[0].getText(), Unit.MM), Quantity.parse(at[1].getText(), Unit.MM),
                     Quantity.parse(at[2].getText(), Unit.MM));
             double half = known.getText().isBlank() ? 0.5 : Quantity.parse(known.getText(), Unit.MM);
-            Vec3 way = Ways.of(facing.getValue()) == null ? editing.facing() : Ways.of(facing.getValue());
+            Vec3 way = Choice.in(facing, Vec3.Y.times(-1));
             Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
-                    STILL.equals(group.getValue()) ? "" : group.getValue(), place, way, editing == null ? 0 : editing.turnDeg(), half,
-                    sheetIds.getOrDefault(sheet.getValue(), ""));
+                    Choice.in(group, ""), place, way, editing == null ? 0 : editing.turnDeg(), half,
+                    Choice.in(sheet, ""));
             boolean fresh = editing == null;
             Optional<String> why = edit.apply((fresh ? "add site " : "change site ") + s.name(), x -> x.with(s));
             complain(why.orElse(""));

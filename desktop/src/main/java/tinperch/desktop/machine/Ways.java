@@ -1,36 +1,18 @@
 package tinperch.desktop.machine;
 
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import tinperch.desktop.look.Choice;
 import tinperch.solid.Vec3;
 
-/** The six ways along the axes of a machine's space, in words. */
+/** The six ways a machine's axes and faces look, as a person beside it says them. */
 final class Ways {
-    private static final Map<String, Vec3> ALL = new LinkedHashMap<>();
-
-    static {
-        ALL.put("to the right", Vec3.X);
-        ALL.put("to the left", Vec3.X.times(-1));
-        ALL.put("to the back", Vec3.Y);
-        ALL.put("to the front", Vec3.Y.times(-1));
-        ALL.put("up", Vec3.Z);
-        ALL.put("down", Vec3.Z.times(-1));
-    }
+    static final List<Choice<Vec3>> ALL = List.of(new Choice<>(Vec3.X, "to the right"), new Choice<>(Vec3.X.times(-1), "to the left"), new Choice<>(Vec3.Y, "to the back"),
+            new Choice<>(Vec3.Y.times(-1), "to the front"), new Choice<>(Vec3.Z, "up"), new Choice<>(Vec3.Z.times(-1), "down"));
 
     private Ways() {}
 
-    static List<String> words() {
-        return List.copyOf(ALL.keySet());
-    }
-
-    static Vec3 of(String words) {
-        return ALL.get(words);
-    }
-
-    /** In words; "slanted" for any other way. */
-    static String words(Vec3 way) {
-        return ALL.entrySet().stream().filter(e -> e.getValue().minus(way).length() < 1e-6).map(Map.Entry::getKey).findFirst()
-                .orElse("slanted");
+    /** The choice that means a way; one called "slanted" for any other. */
+    static Choice<Vec3> of(Vec3 way) {
+        return ALL.stream().filter(c -> c.value().minus(way).length() < 1e-6).findFirst().orElse(new Choice<>(way, "slanted"));
     }
 }

@@ -54,7 +54,7 @@ final class BedPanel extends HBox {
         for (MeshesFact.Made m : d.pieces()) {
             Vec3 size = m.mesh().bounds().size();
             largest = size.x() * size.y() > largest.x() * largest.y() ? size : largest;
-            fact(g, row++, d.pieces().size() == 1 ? "Size" : sentence(m.piece().name()) + (m.piece().count() > 1 ? " × " + m.piece().count() : ""),
+            fact(g, row++, d.pieces().size() == 1 ? "Size" : m.piece().count() + " × " + m.piece().name() + ", " + desk.part().get().material(),
                     Quantity.plain(size.x(), Unit.MM) + " × " + Quantity.plain(size.y(), Unit.MM) + " × " + Quantity.mm(size.z())
                     + m.mark().map(k -> ", " + desk.mark() + " " + k.words()).orElse(", no room for the mark"));
         }

@@ -7,6 +7,7 @@ import java.util.function.BiFunction;
 import tinperch.desktop.desk.Desk;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Form;
 import tinperch.fact.DrawingFact;
@@ -17,7 +18,6 @@ import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.feature.Spot;
 import tinperch.part.bind.Binding;
-import tinperch.part.form.Piece;
 import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
 import tinperch.part.param.Values;
@@ -35,8 +35,8 @@ final class FeatureFields {
     private final List<Place> places = new ArrayList<>();
     private final ParamRows rows;
     private final Label wrong = Ui.text("", "complaint");
-    private ComboBox<String> around;
-    private ComboBox<String> piece;
+    private ComboBox<Choice<String>> around;
+    private ComboBox<Choice<String>> piece;
     private Feature feature;
     private Optional<Spot> spot = Optional.empty();
     private boolean refreshing;
@@ -77,12 +77,9 @@ final class FeatureFields {
         name.refresh(next.name());
         places.forEach(Place::refresh);
         if (around != null) {
-            List<Neighbour> near = near();
-            fill(around, near.stream().map(Neighbour::name).toList(), next.around() instanceof Binding.OfNeighbour n
-                    ? near.stream().filter(x -> x.id().equals(n.neighbourId())).map(Neighbour::name).findFirst().orElse(null) : null);
-            List<Piece> pieces = d == null ? List.of() : d.form().pieces();
-            fill(piece, pieces.stream().map(Piece::name).toList(), next.anchor() == null ? null
-                    : pieces.stream().filter(p -> p.id().equals(next.anchor().pieceId())).map(Piece::name).findFirst().orElse(null));
+            Choice.fill(around, near().stream().map(n -> new Choice<>(n.id(), n.name())).toList(), next.around() instanceof Binding.OfNeighbour n ? n.neighbourId() : "");
+            Choice.fill(piece, d == null ? List.<Choice<String>>of() : d.form().pieces().stream().map(p -> new Choice<>(p.id(), p.name())).toList(),
+                    next.anchor() == null ? "" : next.anchor().pieceId());
         }
         refreshing = false;
         form.getChildren().remove(wrong);
@@ -118,14 +115,17 @@ final class FeatureFields {
         return next.equals(feature.anchor()) ? Optional.empty() : edit.apply(feature.with(next), "place of " + feature.name());
     }
 
-    private void goAround(String neighbour) {
-        near().stream().filter(n -> !refreshing && n.name().equals(neighbour) && !new Binding.OfNeighbour(n.id()).equals(feature.around())).findFirst()
-                .flatMap(n -> edit.apply(feature.around(new Binding.OfNeighbour(n.id())), feature.name() + ": around " + neighbour)).ifPresent(desk::warn);
+    private void goAround(Choice<String> neighbour) {
+        Binding to = new Binding.OfNeighbour(neighbour.value());
+        if (!refreshing && !to.equals(feature.around())) {
+            edit.apply(feature.around(to), feature.name() + ": around " + neighbour.label()).ifPresent(desk::warn);
+        }
     }
 
-    private void cutOutOf(String pieceName) {
-        Optional.ofNullable(desk.drawingProperty().get()).filter(d -> !refreshing).flatMap(d -> d.form().pieces().stream().filter(p -> p.name().equals(pieceName)).findFirst())
-                .flatMap(p -> put(Anchor.piece(p.id()))).ifPresent(desk::warn);
+    private void cutOutOf(Choice<String> from) {
+        if (!refreshing) {
+            put(Anchor.piece(from.value())).ifPresent(desk::warn);
+        }
     }
 
     /**

@@ -11,6 +11,7 @@ import tinperch.desktop.sheet.FittingSheet;
 import tinperch.desktop.sheet.Picked;
 import tinperch.fact.DrawingFact;
 import tinperch.part.PartFamily;
+import tinperch.part.form.Cavity;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
@@ -115,7 +116,11 @@ final class ShapeStation extends BorderPane implements View {
             }
         }
         return Optional.<Param<?>>ofNullable(nearest).or(() -> form.screws().stream().filter(s -> feature.startsWith(s.row() + " "))
-                .<Param<?>>map(s -> feature.contains("insert") ? s.insertParam() : s.lengthParam()).findFirst());
+                .<Param<?>>map(s -> isInsert(form, feature) ? s.insertParam() : s.lengthParam()).findFirst());
+    }
+
+    private static boolean isInsert(PartForm form, String feature) {
+        return form.pieces().stream().flatMap(p -> p.cavities().stream()).anyMatch(c -> c.feature().equals(feature) && c.purpose() == Cavity.Purpose.INSERT);
     }
 
     @Override

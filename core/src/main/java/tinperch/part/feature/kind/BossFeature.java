@@ -1,6 +1,7 @@
 package tinperch.part.feature.kind;
 
 import java.util.List;
+import java.util.Optional;
 import tinperch.hardware.HeatSetInsert;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
@@ -21,8 +22,7 @@ public final class BossFeature extends NamedKind {
     private static final Card CARD = new Card("boss", "Boss");
     public static final NumberParam DIAMETER = NumberParam.length("diameter", CARD, "Diameter", 1, 200, 9.2, "Twice the insert's outside at least (common practice)");
     public static final NumberParam HEIGHT = NumberParam.length("height", CARD, "Height", 0.2, 200, 6, "Above the face");
-    public static final ChoiceParam<String> INSERT = ChoiceParam.words("insert", CARD, "Insert", List.of("M3", "M2", "M2.5", "M4", "M5", "none"), "Heat-set insert it is for");
-    private static final String NONE = "none";
+    public static final ChoiceParam<Optional<String>> INSERT = ChoiceParam.wordsOr("insert", CARD, "Insert", List.of("M3", "M2", "M2.5", "M4", "M5"), "none", "Heat-set insert it is for");
 
     public BossFeature() {
         super("boss", "Boss", DIAMETER, HEIGHT, INSERT);
@@ -30,17 +30,18 @@ public final class BossFeature extends NamedKind {
 
     @Override
     public String summary(Values v) {
-        return "Ø " + DIAMETER.show(v) + " × " + HEIGHT.show(v) + (INSERT.of(v).equals(NONE) ? "" : " for an " + INSERT.of(v) + " insert");
+        return "Ø " + DIAMETER.show(v) + " × " + HEIGHT.show(v) + INSERT.of(v).map(t -> " for an " + t + " insert").orElse("");
     }
 
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
         Leaf boss = Leaf.extrusion(feature.id() + " boss", Profile.disc(0, 0, in.get(DIAMETER), 48), on.at(), -on.rootMm(), in.get(HEIGHT));
-        if (in.get(INSERT).equals(NONE)) {
+        Optional<String> thread = in.get(INSERT);
+        if (thread.isEmpty()) {
             return Made.added(boss);
         }
-        HeatSetInsert insert = in.hardware().insertsFor(in.get(INSERT)).stream().filter(i -> i.lengthMm() + 2 <= in.get(HEIGHT) + on.depthMm())
-                .reduce((a, b) -> b).orElseThrow(() -> new PartProblem(HEIGHT, "No " + in.get(INSERT) + " insert is short enough for this place; make the boss higher."));
+        HeatSetInsert insert = in.hardware().insertsFor(thread.get()).stream().filter(i -> i.lengthMm() + 2 <= in.get(HEIGHT) + on.depthMm())
+                .reduce((a, b) -> b).orElseThrow(() -> new PartProblem(HEIGHT, "No " + thread.get() + " insert is short enough for this place; make the boss higher."));
         double width = insert.holeMm() + in.holeOffsetMm();
         Placement top = new Placement(on.at().point(0, 0, in.get(HEIGHT)), on.at().u(), on.at().v().times(-1), on.at().w().times(-1));
         return new Made(List.of(boss), List.of(Leaf.extrusion(feature.id(), Profile.hole(0, 0, width, 48), top, -1, insert.lengthMm() + 1)),
