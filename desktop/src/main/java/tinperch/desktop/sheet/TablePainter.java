@@ -2,6 +2,7 @@ package tinperch.desktop.sheet;
 
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import tinperch.solid.kernel.Hands;
 import tinperch.solid.view.Camera;
 import tinperch.solid.view.Halved;
 import tinperch.solid.view.Rasteriser;
@@ -13,11 +14,14 @@ import tinperch.workshop.background.Latest;
 final class TablePainter {
     /** A picture and how to find the face under one of its pixels. */
     private static final class Drawn {
-        private final Rasteriser rasteriser = new Rasteriser(Helpers.ALL);
+        /** In the background one core is enough: the other draws the window. */
+        private volatile Hands hands = Helpers.ALL;
+        private final Rasteriser rasteriser = new Rasteriser((count, work) -> hands.each(count, work));
         private int[] small = new int[0];
         private Frame frame;
 
-        Picture draw(Frame f) {
+        Picture draw(Frame f, Hands by) {
+            hands = by;
             rasteriser.draw(f.scene, f.camera, f.width, f.height, f.paint);
             frame = f;
             if (!f.halved) {
@@ -26,7 +30,7 @@ final class TablePainter {
             if (small.length != f.width * f.height / 4) {
                 small = new int[f.width * f.height / 4];
             }
-            Halved.of(rasteriser.argb(), f.width, f.height, small, Helpers.ALL);
+            Halved.of(rasteriser.argb(), f.width, f.height, small, by);
             return new Picture(small, f.width / 2, f.height / 2);
         }
     }
@@ -49,7 +53,7 @@ final class TablePainter {
     /** Paints now; what was still to come is not wanted any more. */
     Picture now(Frame f) {
         soon.cancel();
-        return shown.draw(f);
+        return shown.draw(f, Helpers.ALL);
     }
 
     /** Paints in the background and hands the picture over, unless something newer is painted before. */
@@ -57,7 +61,7 @@ final class TablePainter {
         soon.ask(ticket -> {
             Drawn by = next;
             synchronized (by) {
-                Picture p = by.draw(f);
+                Picture p = by.draw(f, Hands.ONE);
                 ticket.deliver(() -> {
                     next = shown;
                     shown = by;

@@ -105,7 +105,7 @@ public final class FactEngine implements AutoCloseable {
         Map<Remedy, Assessment> ends = new HashMap<>();
         for (Finding f : judged.findings()) {
             if (f.severity() != Severity.FINE) {
-                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.of(k, stop), stop);
+                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.alone(k, stop), stop);
                 tried.forEach(t -> ends.put(t.remedy(), t.after()));
                 now = now.with(f.with(tried.stream().map(Prover.Tried::remedy).toList()));
             }

@@ -45,18 +45,25 @@ final class FactMemory {
         return solids.computeIfAbsent(name, k -> made.get());
     }
 
-    /** The facts of a case on the calling thread. */
+    /** The facts of a case on the calling thread, helped by all cores. */
     Facts of(Case c, Stop stop) {
-        return new Remembering(c, stop);
+        return new Remembering(c, stop, Helpers.all(stop));
+    }
+
+    /** The same without help: the interface, which draws meanwhile, keeps the other core. */
+    Facts alone(Case c, Stop stop) {
+        return new Remembering(c, stop, Helpers.none(stop));
     }
 
     private final class Remembering implements Facts {
         private final Case of;
         private final Stop stop;
+        private final Hands hands;
 
-        Remembering(Case of, Stop stop) {
+        Remembering(Case of, Stop stop, Hands hands) {
             this.of = of;
             this.stop = stop;
+            this.hands = hands;
         }
 
         @Override
@@ -80,7 +87,7 @@ final class FactMemory {
 
         @Override
         public Hands hands() {
-            return Helpers.all(stop);
+            return hands;
         }
 
         @Override
