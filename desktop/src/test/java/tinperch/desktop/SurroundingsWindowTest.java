@@ -125,4 +125,30 @@ public class SurroundingsWindowTest extends WindowTest {
         // The round of the volute keeps it off the square corner: a true gap, told after the boxes' one.
         waitFor(() -> !text("space-tightest").isEmpty(), "no gap is told");
     }
+
+    /** Two sheets of one name: what is chosen is the sheet, not its name. */
+    @Test
+    public void ofTwoThingsOfOneNameTheOneChosenIsTaken() throws Exception {
+        onFx(() -> {
+            desk.workshop().edit("two of one name", s -> {
+                var m = s.machine("ruff").orElseThrow();
+                var like = m.sheets().stream().filter(x -> x.isPattern()).findFirst().orElseThrow();
+                return s.with(m.with(new tinperch.measure.sheet.Sheet("twin-1", like.kind(), "the same name", like.readings()))
+                        .with(new tinperch.measure.sheet.Sheet("twin-2", like.kind(), "the same name", like.readings())));
+            });
+            return null;
+        });
+        click("machine-ruff");
+        fill("site-name", "odd face");
+        javafx.scene.control.ComboBox<?> sheets = (javafx.scene.control.ComboBox<?>) need("site-sheet");
+        onFx(() -> {
+            sheets.getSelectionModel().select(sheets.getItems().stream().map(Object::toString).toList().lastIndexOf("the same name"));
+            return null;
+        });
+        for (String axis : new String[] {"x", "y", "z"}) {
+            fill("site-at-" + axis, "10");
+        }
+        press("site-put");
+        assertEquals(space("ruff").sites().stream().filter(x -> x.name().equals("odd face")).findFirst().orElseThrow().sheetId(), "twin-2");
+    }
 }
