@@ -69,7 +69,7 @@ public class CommandsTest {
         }
         assertFalse(stop.get("remedies").get(0).get("changes").isEmpty(), "a remedy says what it changes");
         assertEquals(fromFile.get("parts").get(0).get("key").asText().length(), 64, "the content key of what was judged");
-        assertTrue(said.contains("\"settledBy\" : \"measure it\"") || said.contains("settledBy"), "what would settle it is told");
+        assertTrue(said.contains("\"settledBy\""), "what would settle something is told");
     }
 
     @Test

@@ -189,7 +189,8 @@ public final class Turntable extends Region {
     protected void layoutChildren() {
         double h = tools.prefHeight(-1);
         tools.resizeRelocate(8, getHeight() - h - 2, tools.prefWidth(-1), h);
-        draw();
+        // An edit that moves it a little must not wait for its picture.
+        drawSoon();
     }
 
     /** Pixels for a mm, so that whatever way it is turned about the vertical it stays within the picture. */

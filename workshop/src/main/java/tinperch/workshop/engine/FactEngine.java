@@ -41,6 +41,10 @@ public final class FactEngine implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(FactEngine.class);
     private static final long BETWEEN_NEWS_NS = 60_000_000;
     private static final int WARM_UPS = 6;
+    /** So long the drawing waits for the judgement, to be shown with it. */
+    private static final long DRAWING_WAITS_NS = 25_000_000;
+    private static final int PAUSES = 6;
+    private static final long PAUSE_MS = 5;
 
     private final FactMemory memory = new FactMemory();
     private final AtomicLong asked = new AtomicLong();
@@ -90,18 +94,30 @@ public final class FactEngine implements AutoCloseable {
     private void answer(Case c, Facts facts, Stop stop, Latest.Ticket ticket, Listener listener) {
         Assessment now = new Assessment(List.of(), Checks.ALL.stream().map(Check::about).toList());
         DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
-        ticket.deliver(() -> listener.drawn(drawing));
+        boolean drawn = false;
         long news = System.nanoTime();
         for (Check check : Checks.ALL) {
             stop.check();
             // Remedies stand once they have been tried out.
             now = now.done(check.about(), Judge.ask(check, c, facts).stream().toList());
+            if (!drawn && System.nanoTime() - news > DRAWING_WAITS_NS) {
+                drawn = true;
+                ticket.deliver(() -> listener.drawn(drawing));
+            }
             if (System.nanoTime() - news > BETWEEN_NEWS_NS && !now.pending().isEmpty()) {
                 news = tell(bare(now), ticket, listener);
             }
         }
         Assessment judged = now;
-        tell(bare(judged), ticket, listener);
+        boolean first = !drawn;
+        // Drawing and judgement in one picture where the judgement is quick.
+        ticket.deliver(() -> {
+            if (first) {
+                listener.drawn(drawing);
+            }
+            listener.judged(bare(judged));
+        });
+        pause(stop);
         Map<Remedy, Assessment> ends = new HashMap<>();
         for (Finding f : judged.findings()) {
             if (f.severity() != Severity.FINE) {
@@ -116,6 +132,19 @@ public final class FactEngine implements AutoCloseable {
             listener.judged(proven);
             listener.done();
         });
+    }
+
+    /** Lets the window draw what it was told: it needs the cores for a moment. */
+    private static void pause(Stop stop) {
+        try {
+            for (int i = 0; i < PAUSES; i++) {
+                stop.check();
+                Thread.sleep(PAUSE_MS);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Stop.Stopped();
+        }
     }
 
     private static long tell(Assessment a, Latest.Ticket ticket, Listener listener) {
