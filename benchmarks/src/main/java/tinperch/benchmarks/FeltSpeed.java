@@ -181,7 +181,7 @@ public final class FeltSpeed {
 
     private void acts(PrintStream out) throws Exception {
         act(out, "open an upgrade at Shape", 1, n -> desk.goTo(desk.state().upgrade(BLOWER).orElseThrow(), Station.SHAPE));
-        act(out, "edit the plate's width", 40, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82 + n % 2)));
+        act(out, "edit the plate's width", 40, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82.1 + n * 0.1)));
         act(out, "hover a remedy", 12, n -> desk.previewRemedy(n % 2 == 1 ? null : desk.assessmentProperty().get().findings().stream()
                 .flatMap(f -> f.remedies().stream()).findFirst().orElseThrow()));
         act(out, "turn the turntable by a step", 12, n -> mouse(find("turntable"), n));
@@ -194,7 +194,7 @@ public final class FeltSpeed {
         settle();
         act(out, "drag a feature by a step", 12, n -> mouse(find("feature-knob"), n));
         act(out, "place a feature", 12, n -> desk.edits().make(BLOWER, desk.part().orElseThrow().with(desk.part().orElseThrow().feature("f1").orElseThrow().with(
-                Anchor.middle("part", "plate", Vec3.Z).at(-30 + n % 3, 8))), "move"));
+                Anchor.middle("part", "plate", Vec3.Z).at(-30 + n * 0.3, 8))), "move"));
         act(out, "show it on the machine", 2, n -> ((ToggleButton) find("in-place")).fire());
         act(out, "to Measure and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.MEASURE : Station.SHAPE));
         act(out, "to Print and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.PRINT : Station.SHAPE));
