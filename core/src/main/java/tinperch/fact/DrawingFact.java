@@ -43,7 +43,7 @@ public final class DrawingFact implements Fact<DrawingFact.Drawing> {
     }
 
     @Override
-    public Object inputs(Case c) {
+    public Object inputs(Case c, Facts facts) {
         return c.recipe();
     }
 

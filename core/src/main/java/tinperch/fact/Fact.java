@@ -8,8 +8,11 @@ import tinperch.upgrade.Case;
  * @param <T> what is found out
  */
 public interface Fact<T> {
-    /** Everything it follows from, as values; what has equal inputs is the same and is not computed again. */
-    Object inputs(Case c);
+    /**
+     * Everything it follows from, as values; what has equal inputs is the same and is not computed again. It may ask for facts that are
+     * quick to find out, so as to follow from a shape rather than from the numbers behind it.
+     */
+    Object inputs(Case c, Facts facts);
 
     /**
      * Finds it out.

@@ -1,5 +1,6 @@
 package tinperch.fact;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.part.PartFamily;
@@ -10,6 +11,7 @@ import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
 import tinperch.solid.SolidException;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.ContentKey;
 import tinperch.upgrade.FeatureKinds;
 import tinperch.upgrade.Recipe;
 
@@ -26,21 +28,33 @@ public final class FormFact implements Fact<FormFact.Answer> {
      * @param param the parameter to change first, where one is known
      * @param left why a feature was left out, by its id
      * @param spots where features stand on their faces, by their ids
+     * @param solids content key of pieces and held things; empty where there is none
      */
-    public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left, Map<String, Spot> spots) {
+    public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left, Map<String, Spot> spots,
+            Optional<ContentKey> solids) {
         static Answer none(String problem, Optional<Param<?>> param) {
-            return new Answer(Optional.empty(), problem, param, Map.of(), Map.of());
+            return new Answer(Optional.empty(), problem, param, Map.of(), Map.of(), Optional.empty());
         }
     }
 
-    /** Inputs of everything that follows from the shape alone, before it is marked. */
+    /** Inputs of the form: the recipe before it is marked. */
     static Recipe shape(Case c) {
         return c.recipe().unmarked();
     }
 
+    /** Inputs of everything that follows from the solids alone: a longer screw, another material leave them as they are. */
+    static Object solids(Case c, Facts facts) {
+        Optional<ContentKey> key = facts.get(FORM).solids();
+        return key.isPresent() ? key.get() : shape(c);
+    }
+
     @Override
-    public Object inputs(Case c) {
+    public Object inputs(Case c, Facts facts) {
         return shape(c);
+    }
+
+    private static Optional<ContentKey> key(PartForm form) {
+        return Optional.of(ContentKey.of(List.of(form.pieces(), form.held())));
     }
 
     @Override
@@ -54,7 +68,7 @@ public final class FormFact implements Fact<FormFact.Answer> {
                 p.of(c.recipe().values());
             }
             Featured f = Featured.of(family.get().form(c.inputs()), c.recipe().features(), c.inputs(), FeatureKinds::byId);
-            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left(), f.spots());
+            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left(), f.spots(), key(f.form()));
         } catch (PartProblem e) {
             return Answer.none(e.getMessage(), e.param());
         } catch (SolidException | IllegalArgumentException e) {

@@ -42,8 +42,8 @@ public final class MeshesFact implements Fact<MeshesFact.Answer> {
 
     private static final class Bare implements Fact<Answer> {
         @Override
-        public Object inputs(Case c) {
-            return FormFact.shape(c);
+        public Object inputs(Case c, Facts facts) {
+            return FormFact.solids(c, facts);
         }
 
         @Override
@@ -70,7 +70,7 @@ public final class MeshesFact implements Fact<MeshesFact.Answer> {
     }
 
     @Override
-    public Object inputs(Case c) {
+    public Object inputs(Case c, Facts facts) {
         Recipe r = c.recipe();
         return r;
     }

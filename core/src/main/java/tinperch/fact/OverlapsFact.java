@@ -32,8 +32,8 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
     public record Overlap(Piece piece, String other, double depthMm, double allowedMm) {}
 
     @Override
-    public Object inputs(Case c) {
-        return FormFact.shape(c);
+    public Object inputs(Case c, Facts facts) {
+        return FormFact.solids(c, facts);
     }
 
     @Override

@@ -22,8 +22,8 @@ public final class PlacedFact implements Fact<Optional<PlacedFact.Placed>> {
     public record Placed(Shape part, String group, Map<String, Shape> neighbours) {}
 
     @Override
-    public Object inputs(Case c) {
-        return List.of(c.recipe(), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c));
+    public Object inputs(Case c, Facts facts) {
+        return List.of(c.recipe(), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts));
     }
 
     @Override

@@ -40,8 +40,8 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
     public record Gap(Neighbour neighbour, Piece piece, double gapMm, double depthMm, String feature, Vec3 outward, boolean stands) {}
 
     @Override
-    public Object inputs(Case c) {
-        return List.of(FormFact.shape(c), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c));
+    public Object inputs(Case c, Facts facts) {
+        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::mount), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts));
     }
 
     /** Where the assembly goes in the machine with all axes at zero: its mount frame onto the site's. */

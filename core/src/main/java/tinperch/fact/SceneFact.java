@@ -23,7 +23,7 @@ public final class SceneFact implements Fact<Map<String, Shape>> {
     private SceneFact() {}
 
     @Override
-    public Object inputs(Case c) {
+    public Object inputs(Case c, Facts facts) {
         List<Object> of = new ArrayList<>();
         for (Neighbour n : c.machine().surroundings().neighbours()) {
             of.add(n);

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tinperch.part.form.PartForm;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.solid.Mesh;
@@ -37,8 +38,8 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
     public record Seat(Screw screw, double bearing, double inTheWayMm, String wayOf, String obstacle, double gripMm, double floorMm) {}
 
     @Override
-    public Object inputs(Case c) {
-        return FormFact.shape(c);
+    public Object inputs(Case c, Facts facts) {
+        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::screws).orElse(List.of()));
     }
 
     @Override

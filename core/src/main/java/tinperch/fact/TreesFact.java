@@ -11,8 +11,8 @@ public final class TreesFact implements Fact<List<TriangleTree>> {
     private TreesFact() {}
 
     @Override
-    public Object inputs(Case c) {
-        return FormFact.shape(c);
+    public Object inputs(Case c, Facts facts) {
+        return FormFact.solids(c, facts);
     }
 
     @Override

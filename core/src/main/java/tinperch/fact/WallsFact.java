@@ -42,8 +42,8 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
     public record Wall(Piece piece, Cavity cavity, OptionalDouble aroundMm, String beside, OptionalDouble behindMm) {}
 
     @Override
-    public Object inputs(Case c) {
-        return FormFact.shape(c);
+    public Object inputs(Case c, Facts facts) {
+        return FormFact.solids(c, facts);
     }
 
     @Override

@@ -1,6 +1,11 @@
 package tinperch.solid;
 
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 
 /**
@@ -25,6 +30,7 @@ public final class Leaf implements Solid {
     private final List<Face> faces;
     private final Bounds bounds;
     private final LeafEdges edges;
+    private volatile String sum;
 
     private Leaf(String feature, double[] xyz, List<Face> faces, LeafEdges edges) {
         this.feature = feature;
@@ -190,6 +196,32 @@ public final class Leaf implements Solid {
     /** Its edges with the two faces that meet in each. */
     public LeafEdges edges() {
         return edges;
+    }
+
+    /** Sum of what it holds, 64 hexadecimal digits: name, corners and faces. Computed when first asked for. */
+    public String sum() {
+        String known = sum;
+        if (known == null) {
+            try {
+                MessageDigest d = MessageDigest.getInstance("SHA-256");
+                d.update(feature.getBytes(StandardCharsets.UTF_8));
+                ByteBuffer b = ByteBuffer.allocate(8 * xyz.length);
+                b.asDoubleBuffer().put(xyz);
+                d.update(b);
+                for (Face f : faces) {
+                    for (int[] ring : f.rings()) {
+                        ByteBuffer r = ByteBuffer.allocate(4 * ring.length + 4);
+                        r.asIntBuffer().put(ring.length).put(ring);
+                        d.update(r);
+                    }
+                }
+                known = HexFormat.of().formatHex(d.digest());
+                sum = known;
+            } catch (NoSuchAlgorithmException e) {
+                throw new IllegalStateException("Every Java has SHA-256", e);
+            }
+        }
+        return known;
     }
 
     /** The same leaf under another name. */

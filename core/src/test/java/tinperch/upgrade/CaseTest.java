@@ -23,6 +23,13 @@ import org.testng.annotations.Test;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FormFact;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.fact.WallsFact;
+import tinperch.fact.SeatsFact;
+import tinperch.fact.OverlapsFact;
+import tinperch.fact.MeshesFact;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.Fact;
 import tinperch.machine.Machine;
 import tinperch.measure.HolePair;
 import tinperch.measure.Reading;
@@ -140,8 +147,18 @@ public class CaseTest {
     public void equalCasesAreEqualAndAColourChangesNoShape() {
         Case a = plateCase(values());
         Case b = Case.of(a.upgrade().with(a.part().withMaterial("PLA").withName("other")), "p1", shop(60, 50, 32, 32), "");
-        assertEquals(FormFact.FORM.inputs(a), FormFact.FORM.inputs(b), "the shape follows from neither name nor material");
-        assertNotEquals(FormFact.FORM.inputs(a), FormFact.FORM.inputs(plateCase(values().with(THICKNESS, 9.0))));
+        Case thicker = plateCase(values().with(THICKNESS, 9.0));
+        assertEquals(FormFact.FORM.inputs(a, new FactsOnce(a)), FormFact.FORM.inputs(b, new FactsOnce(b)), "the shape follows from neither name nor material");
+        assertNotEquals(FormFact.FORM.inputs(a, new FactsOnce(a)), FormFact.FORM.inputs(thicker, new FactsOnce(thicker)));
+        // What is measured on the solids follows from them: a longer screw or another host with the same offset leave it as it is.
+        Case longer = plateCase(values().with(ToolCarriagePlate.MOUNT.length, 20.0));
+        Case elsewhere = Case.of(a.upgrade().onHost("small"), "p1", shop(60, 50, 32, 32), "R7");
+        for (Fact<?> f : List.of(WallsFact.WALLS, MeshesFact.BARE, OverlapsFact.OVERLAPS)) {
+            assertEquals(f.inputs(longer, new FactsOnce(longer)), f.inputs(a, new FactsOnce(a)), f.getClass().getSimpleName());
+            assertEquals(f.inputs(elsewhere, new FactsOnce(elsewhere)), f.inputs(a, new FactsOnce(a)));
+            assertNotEquals(f.inputs(thicker, new FactsOnce(thicker)), f.inputs(a, new FactsOnce(a)));
+        }
+        assertNotEquals(SeatsFact.SEATS.inputs(longer, new FactsOnce(longer)), SeatsFact.SEATS.inputs(a, new FactsOnce(a)), "a seat knows its screw");
         assertEquals(plateCase(values()).recipe(), plateCase(values()).recipe());
     }
 

@@ -69,7 +69,7 @@ final class FactMemory {
         @Override
         @SuppressWarnings("unchecked")
         public <T> T get(Fact<T> fact) {
-            Key key = new Key(fact, fact.inputs(of));
+            Key key = new Key(fact, fact.inputs(of, this));
             Object value = recall(key);
             if (value == null) {
                 stop.check();
