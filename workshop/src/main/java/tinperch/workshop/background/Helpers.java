@@ -12,16 +12,6 @@ public final class Helpers {
 
     private Helpers() {}
 
-    /** No helpers: one piece after the other on the caller's own thread, which asks before each whether it is still wanted. */
-    public static Hands none(Stop stop) {
-        return (count, work) -> {
-            for (int i = 0; i < count; i++) {
-                stop.check();
-                work.accept(i);
-            }
-        };
-    }
-
     /** Each takes a few pieces at a time, so that heavy ones do not wait in one pair of hands, and asks first whether they are still wanted. */
     public static Hands all(Stop stop) {
         return (count, work) -> {

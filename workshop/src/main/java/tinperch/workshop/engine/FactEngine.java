@@ -43,7 +43,7 @@ public final class FactEngine implements AutoCloseable {
     private static final int WARM_UPS = 6;
     /** So long the drawing waits for the judgement, to be shown with it. */
     private static final long DRAWING_WAITS_NS = 25_000_000;
-    private static final int PAUSES = 6;
+    private static final int PAUSES = 4;
     private static final long PAUSE_MS = 5;
 
     private final FactMemory memory = new FactMemory();
@@ -121,7 +121,7 @@ public final class FactEngine implements AutoCloseable {
         Map<Remedy, Assessment> ends = new HashMap<>();
         for (Finding f : judged.findings()) {
             if (f.severity() != Severity.FINE) {
-                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.alone(k, stop), stop);
+                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.of(k, stop), stop);
                 tried.forEach(t -> ends.put(t.remedy(), t.after()));
                 now = now.with(f.with(tried.stream().map(Prover.Tried::remedy).toList()));
             }

@@ -47,23 +47,16 @@ final class FactMemory {
 
     /** The facts of a case on the calling thread, helped by all cores. */
     Facts of(Case c, Stop stop) {
-        return new Remembering(c, stop, Helpers.all(stop));
-    }
-
-    /** The same without help: the interface, which draws meanwhile, keeps the other core. */
-    Facts alone(Case c, Stop stop) {
-        return new Remembering(c, stop, Helpers.none(stop));
+        return new Remembering(c, stop);
     }
 
     private final class Remembering implements Facts {
         private final Case of;
         private final Stop stop;
-        private final Hands hands;
 
-        Remembering(Case of, Stop stop, Hands hands) {
+        Remembering(Case of, Stop stop) {
             this.of = of;
             this.stop = stop;
-            this.hands = hands;
         }
 
         @Override
@@ -87,7 +80,7 @@ final class FactMemory {
 
         @Override
         public Hands hands() {
-            return hands;
+            return Helpers.all(stop);
         }
 
         @Override
