@@ -185,14 +185,14 @@ public final class FittingSheet extends Pane {
         painter.lines(drawing.front(), scale.leftX(), scale.frontY());
         painter.lines(drawing.side(), scale.sideX(), scale.frontY());
         tags.each((d, tag) -> painter.place(d, tag, w));
-        double k = scale.pxPerMm();
-        double tx = SheetScale.PAD + b.size().x() * k + SheetScale.GAP * 0.6;
-        turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, scale.frontY() - b.max().z() * k - 40));
+        double perMm = scale.pxPerMm();
+        double tx = SheetScale.PAD + b.size().x() * perMm + SheetScale.GAP * 0.6;
+        turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, scale.frontY() - b.max().z() * perMm - 40));
         turntable.drawSoon();
         title(titles.get(0), 8, 5);
-        double under = Math.min(h - 20, scale.frontY() - b.min().z() * k + 14 + tags.belowPx(painter));
+        double under = Math.min(h - 20, scale.frontY() - b.min().z() * perMm + 14 + tags.belowPx(painter));
         title(titles.get(1), SheetScale.PAD, under);
-        title(titles.get(2), scale.sideX() + b.min().y() * k, under);
+        title(titles.get(2), scale.sideX() + b.min().y() * perMm, under);
         placeHandle();
     }
 

@@ -172,4 +172,22 @@ public class SharedFileTest extends TempFolder {
         assertTrue(o.problems().stream().anyMatch(x -> x.contains("“Sieve” has 20000 features; the first 500 were read")), o.problems().toString());
         assertTrue(o.problems().stream().anyMatch(x -> x.contains("Two machines of the file have the id “m”")), o.problems().toString());
     }
+
+    /** What is cut around a neighbour, and what the book says, are of one machine: on another the part says what is gone and still stands. */
+    @Test
+    public void whatBelongsToOneMachineIsSaidToBeGoneOnAnother() {
+        WorkshopState own = DemoWorkshop.state();
+        Upgrade blower = own.upgrade("avocet-blower").orElseThrow();
+        String near = own.machine("avocet").orElseThrow().surroundings().neighbours().get(0).id();
+        WorkshopState with = own.with(blower.with(blower.parts().get(0).bound("tool", new Binding.OfComponent("fan-2")).with(new tinperch.part.feature.Feature("f1", "avoid", "around it",
+                tinperch.part.feature.Anchor.piece("part"), new Binding.OfNeighbour(near), tinperch.part.param.Values.START, false))));
+        Machine curlew = with.machine("curlew").orElseThrow();
+        WorkshopState s = Sharing.onto(with, Sharing.ofUpgrade(with, "avocet-blower"), curlew);
+        Upgrade u = s.upgrades().get(s.upgrades().size() - 1);
+        assertTrue(u.parts().get(0).bindings().get("tool") instanceof Binding.Usual, "the book of another machine knows no fan-2");
+        Case c = Case.of(u, u.parts().get(0).id(), s.shop(Models.NONE), "R1");
+        Finding f = Judge.judge(c, new FactsOnce(c)).findings().stream().filter(x -> x.id().equals("feature.f1")).findFirst().orElseThrow();
+        assertEquals(f.severity(), Severity.LOOK);
+        assertTrue(f.why().contains("say where the part mounts") || f.why().contains("is gone from"), f.why());
+    }
 }
