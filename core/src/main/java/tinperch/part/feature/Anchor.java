@@ -71,9 +71,4 @@ public record Anchor(String pieceId, String face, Vec3 outward, From across, Str
     public Anchor upwards(From from, String hole, double mm) {
         return new Anchor(pieceId, face, outward, across, acrossHole, acrossMm, from, hole, mm);
     }
-
-    /** On another piece or face, dimensions as they are. */
-    public Anchor onFace(String nextPiece, String nextFace, Vec3 nextOutward) {
-        return new Anchor(nextPiece, nextFace, nextOutward, across, acrossHole, acrossMm, upwards, upwardsHole, upwardsMm);
-    }
 }

@@ -174,7 +174,12 @@ final class FeatureHandle extends Pane {
     private void drop() {
         Anchor to = dragged;
         dragged = null;
-        if (to == null || to.equals(feature.anchor())) {
+        if (to == null) {
+            return;
+        }
+        if (to.equals(feature.anchor())) {
+            // Dropped where it was: what caught it is not shown any more.
+            draw(to, spot);
             return;
         }
         try {

@@ -131,13 +131,8 @@ public final class Turntable extends Region {
      * @param around what the picture is fitted to
      */
     public void show(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
-        take(next, nextEdges, seenThrough, around);
+        prepare(next, nextEdges, seenThrough, around);
         draw();
-    }
-
-    /** The same, drawn by whoever lays it out. */
-    void prepare(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
-        take(next, nextEdges, seenThrough, around);
     }
 
     /**
@@ -147,7 +142,7 @@ public final class Turntable extends Region {
     public void showMoving(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
         rough = true;
         atRest.playFromStart();
-        take(next, nextEdges, seenThrough, around);
+        prepare(next, nextEdges, seenThrough, around);
         long now = System.nanoTime();
         if (now - drawnAt > MOVING_NS) {
             drawnAt = now;
@@ -155,7 +150,8 @@ public final class Turntable extends Region {
         }
     }
 
-    private void take(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds fitted) {
+    /** Takes what is to be shown; drawn by whoever lays it out. */
+    void prepare(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds fitted) {
         mesh = next;
         edges = nextEdges;
         ghosts = seenThrough;
