@@ -46,6 +46,8 @@ public final class FeltSpeed {
     private static final long QUIET_NS = 250_000_000;
     /** A blinking caret never lets the window rest for good. */
     private static final long MOST_NS = 4_000_000_000L;
+    /** Asking more often would itself be felt. */
+    private static final long ASK_MS = 4;
     private static final String BLOWER = "avocet-blower";
 
     private final AtomicLong lastPulse = new AtomicLong();
@@ -133,7 +135,7 @@ public final class FeltSpeed {
                 boolean pulsed = pulseFrom > was;
                 if (!pulsed) {
                     synchronized (handlers) {
-                        handlers.add((now - was) / 1e6 - 1.0);
+                        handlers.add((now - was) / 1e6 - ASK_MS);
                     }
                 }
                 return null;
@@ -141,7 +143,7 @@ public final class FeltSpeed {
             Platform.runLater(turn);
             try {
                 turn.get();
-                Thread.sleep(1);
+                Thread.sleep(ASK_MS);
             } catch (InterruptedException | ExecutionException e) {
                 return;
             }
@@ -170,7 +172,7 @@ public final class FeltSpeed {
             if (now - quiet > QUIET_NS) {
                 return quiet;
             }
-            Thread.sleep(1);
+            Thread.sleep(ASK_MS);
         }
         return System.nanoTime();
     }

@@ -1,6 +1,5 @@
 package tinperch.fact;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.part.PartFamily;
@@ -11,7 +10,6 @@ import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
 import tinperch.solid.SolidException;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.ContentKey;
 import tinperch.upgrade.FeatureKinds;
 import tinperch.upgrade.Recipe;
 
@@ -28,10 +26,10 @@ public final class FormFact implements Fact<FormFact.Answer> {
      * @param param the parameter to change first, where one is known
      * @param left why a feature was left out, by its id
      * @param spots where features stand on their faces, by their ids
-     * @param solids content key of pieces and held things; empty where there is none
+     * @param solids pieces and held things, to tell whether another case has the same; empty where there is none
      */
     public record Answer(Optional<PartForm> form, String problem, Optional<Param<?>> param, Map<String, String> left, Map<String, Spot> spots,
-            Optional<ContentKey> solids) {
+            Optional<Solids> solids) {
         static Answer none(String problem, Optional<Param<?>> param) {
             return new Answer(Optional.empty(), problem, param, Map.of(), Map.of(), Optional.empty());
         }
@@ -44,17 +42,13 @@ public final class FormFact implements Fact<FormFact.Answer> {
 
     /** Inputs of everything that follows from the solids alone: a longer screw, another material leave them as they are. */
     static Object solids(Case c, Facts facts) {
-        Optional<ContentKey> key = facts.get(FORM).solids();
-        return key.isPresent() ? key.get() : shape(c);
+        Optional<Solids> solids = facts.get(FORM).solids();
+        return solids.isPresent() ? solids.get() : shape(c);
     }
 
     @Override
     public Object inputs(Case c, Facts facts) {
         return shape(c);
-    }
-
-    private static Optional<ContentKey> key(PartForm form) {
-        return Optional.of(ContentKey.of(List.of(form.pieces(), form.held())));
     }
 
     @Override
@@ -68,7 +62,7 @@ public final class FormFact implements Fact<FormFact.Answer> {
                 p.of(c.recipe().values());
             }
             Featured f = Featured.of(family.get().form(c.inputs()), c.recipe().features(), c.inputs(), FeatureKinds::byId);
-            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left(), f.spots(), key(f.form()));
+            return new Answer(Optional.of(f.form()), "", Optional.empty(), f.left(), f.spots(), Optional.of(new Solids(f.form().pieces(), f.form().held())));
         } catch (PartProblem e) {
             return Answer.none(e.getMessage(), e.param());
         } catch (SolidException | IllegalArgumentException e) {

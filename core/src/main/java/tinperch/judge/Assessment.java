@@ -31,11 +31,6 @@ public record Assessment(List<Finding> findings, List<String> pending) {
         return new Assessment(all, pending.stream().filter(p -> !p.equals(about)).toList());
     }
 
-    /** With a finding's remedies tried out. */
-    public Assessment with(Finding finding) {
-        return new Assessment(findings.stream().map(f -> f.id().equals(finding.id()) ? finding : f).toList(), pending);
-    }
-
     /** Of all that is known, in words: "2 stops, 1 to look at". */
     public String words() {
         List<String> parts = new ArrayList<>();

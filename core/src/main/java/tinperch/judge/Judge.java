@@ -9,6 +9,7 @@ import tinperch.check.Severity;
 import tinperch.fact.Facts;
 import tinperch.fact.FactsOnce;
 import tinperch.solid.Stop;
+import tinperch.solid.kernel.Hands;
 import tinperch.upgrade.Case;
 
 /** Asks every check about a case. */
@@ -28,10 +29,7 @@ public final class Judge {
     public static Assessment thorough(Case c) {
         Facts facts = new FactsOnce(c);
         Assessment a = judge(c, facts);
-        for (Finding f : a.findings()) {
-            a = a.with(Prover.proven(f, c, a, FactsOnce::new, Stop.NEVER));
-        }
-        return a;
+        return Prover.proven(a, Prover.all(c, a, FactsOnce::new, Hands.ONE));
     }
 
     /** One check's findings; a check that fails says so instead of leaving a hole nobody sees. */

@@ -1,10 +1,14 @@
 package tinperch.judge;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import tinperch.check.Finding;
 import tinperch.check.Margin;
@@ -12,7 +16,7 @@ import tinperch.check.Remedy;
 import tinperch.check.Severity;
 import tinperch.check.Subject;
 import tinperch.fact.Facts;
-import tinperch.solid.Stop;
+import tinperch.solid.kernel.Hands;
 import tinperch.part.Way;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.PartProblem;
@@ -32,33 +36,49 @@ public final class Prover {
     /** A remedy and the judgement it leads to. */
     public record Tried(Remedy remedy, Assessment after) {}
 
-    /** The finding with those of its remedies that help. */
-    public static Finding proven(Finding f, Case c, Assessment now, Function<Case, Facts> facts, Stop stop) {
-        return f.with(tried(f, c, now, facts, stop).stream().map(Tried::remedy).toList());
+    /**
+     * Those remedies of each finding that help, with what they lead to; for a matter of layout also other layouts.
+     *
+     * @param facts of a case, asked for by any of the hands
+     */
+    public static Map<Finding, List<Tried>> all(Case c, Assessment now, Function<Case, Facts> facts, Hands hands) {
+        List<Finding> of = new ArrayList<>();
+        List<Supplier<List<Tried>>> work = new ArrayList<>();
+        for (Finding f : now.findings()) {
+            if (f.severity() != Severity.FINE) {
+                for (Remedy r : f.remedies()) {
+                    of.add(f);
+                    work.add(() -> attempt(f, r, c, now, facts, MOST_PULLS).stream().toList());
+                }
+                if (f.subject() == Subject.LAYOUT && f.severity() == Severity.STOP) {
+                    of.add(f);
+                    work.add(() -> layouts(f, c, now, facts));
+                }
+            }
+        }
+        AtomicReferenceArray<List<Tried>> found = new AtomicReferenceArray<>(work.size());
+        hands.each(work.size(), i -> found.set(i, work.get(i).get()));
+        Map<Finding, List<Tried>> all = new LinkedHashMap<>();
+        for (int i = 0; i < work.size(); i++) {
+            List<Tried> sofar = all.computeIfAbsent(of.get(i), k -> new ArrayList<>());
+            found.get(i).stream().filter(t -> sofar.stream().noneMatch(o -> o.remedy().label().equals(t.remedy().label()))).forEach(sofar::add);
+        }
+        return all;
     }
 
-    /** Those of a finding's remedies that help, with what they lead to; for a matter of layout also other layouts. */
-    public static List<Tried> tried(Finding f, Case c, Assessment now, Function<Case, Facts> facts, Stop stop) {
-        if (f.severity() == Severity.FINE) {
-            return List.of();
-        }
+    /** The assessment with only those remedies that help. */
+    public static Assessment proven(Assessment now, Map<Finding, List<Tried>> tried) {
+        return new Assessment(now.findings().stream().map(f -> f.with(tried.getOrDefault(f, List.of()).stream().map(Tried::remedy).toList())).toList(), now.pending());
+    }
+
+    private static List<Tried> layouts(Finding f, Case c, Assessment now, Function<Case, Facts> facts) {
         List<Tried> all = new ArrayList<>();
-        for (Remedy r : f.remedies()) {
-            stop.check();
-            attempt(f, r, c, now, facts, MOST_PULLS).filter(t -> all.stream().noneMatch(o -> o.remedy().label().equals(t.remedy().label()))).ifPresent(all::add);
-        }
-        if (f.subject() == Subject.LAYOUT && f.severity() == Severity.STOP) {
-            int ways = 0;
-            for (Way w : ways(c)) {
-                stop.check();
-                if (ways == MOST_WAYS) {
-                    break;
-                }
-                Optional<Tried> t = attempt(f, Remedy.of(w.label(), new Change.Layout(w.values())), c, now, facts, 1)
-                        .filter(x -> x.after().count(Severity.STOP) < now.count(Severity.STOP) && x.remedy().leaves().isEmpty());
-                t.ifPresent(all::add);
-                ways += t.isPresent() ? 1 : 0;
+        for (Way w : ways(c)) {
+            if (all.size() == MOST_WAYS) {
+                break;
             }
+            attempt(f, Remedy.of(w.label(), new Change.Layout(w.values())), c, now, facts, 1)
+                    .filter(x -> x.after().count(Severity.STOP) < now.count(Severity.STOP) && x.remedy().leaves().isEmpty()).ifPresent(all::add);
         }
         return all;
     }
@@ -85,7 +105,9 @@ public final class Prover {
                 && next.drawer().equals(c.drawer())) {
             return Optional.empty();
         }
-        Assessment after = Judge.judge(next, facts.apply(next));
+        Facts found = facts.apply(next);
+        found.stop().check();
+        Assessment after = Judge.judge(next, found);
         if (after.findings().stream().anyMatch(x -> x.subject() == Subject.NO_PART && f.subject() != Subject.NO_PART)) {
             return Optional.empty();
         }

@@ -1,11 +1,6 @@
 package tinperch.solid;
 
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.List;
 
 /**
@@ -30,7 +25,6 @@ public final class Leaf implements Solid {
     private final List<Face> faces;
     private final Bounds bounds;
     private final LeafEdges edges;
-    private volatile String sum;
 
     private Leaf(String feature, double[] xyz, List<Face> faces, LeafEdges edges) {
         this.feature = feature;
@@ -198,32 +192,6 @@ public final class Leaf implements Solid {
         return edges;
     }
 
-    /** Sum of what it holds, 64 hexadecimal digits: name, corners and faces. Computed when first asked for. */
-    public String sum() {
-        String known = sum;
-        if (known == null) {
-            try {
-                MessageDigest d = MessageDigest.getInstance("SHA-256");
-                d.update(feature.getBytes(StandardCharsets.UTF_8));
-                ByteBuffer b = ByteBuffer.allocate(8 * xyz.length);
-                b.asDoubleBuffer().put(xyz);
-                d.update(b);
-                for (Face f : faces) {
-                    for (int[] ring : f.rings()) {
-                        ByteBuffer r = ByteBuffer.allocate(4 * ring.length + 4);
-                        r.asIntBuffer().put(ring.length).put(ring);
-                        d.update(r);
-                    }
-                }
-                known = HexFormat.of().formatHex(d.digest());
-                sum = known;
-            } catch (NoSuchAlgorithmException e) {
-                throw new IllegalStateException("Every Java has SHA-256", e);
-            }
-        }
-        return known;
-    }
-
     /** The same leaf under another name. */
     public Leaf named(String name) {
         return new Leaf(name, xyz, faces, edges);
@@ -251,12 +219,13 @@ public final class Leaf implements Solid {
         return of(name, moved, rings);
     }
 
-    /** Whether the other leaf has the same name, corners and faces. */
-    public boolean isSame(Leaf other) {
-        if (other == this) {
+    /** Whether the other is a leaf with the same name, corners and faces. */
+    @Override
+    public boolean equals(Object o) {
+        if (o == this) {
             return true;
         }
-        if (!feature.equals(other.feature) || faces.size() != other.faces.size() || !Arrays.equals(xyz, other.xyz)) {
+        if (!(o instanceof Leaf other) || !feature.equals(other.feature) || faces.size() != other.faces.size() || !Arrays.equals(xyz, other.xyz)) {
             return false;
         }
         for (int f = 0; f < faces.size(); f++) {
@@ -265,5 +234,10 @@ public final class Leaf implements Solid {
             }
         }
         return true;
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * feature.hashCode() + Arrays.hashCode(xyz);
     }
 }

@@ -10,7 +10,6 @@ import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import tinperch.solid.Leaf;
 
 /**
  * What something holds, as one number: SHA-256 over its canonical form. Equal contents have the same key on any machine and any day;
@@ -63,8 +62,6 @@ public record ContentKey(String hex) {
                 word(sum, 'k', k);
                 take(sum, x);
             });
-        } else if (v instanceof Leaf l) {
-            word(sum, 'f', l.sum());
         } else if (v instanceof Record r) {
             record(sum, r);
         } else {

@@ -2,47 +2,38 @@ package tinperch.part.mark;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.locationtech.jts.densify.Densifier;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
-import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.LinearRing;
-import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.geom.prep.PreparedGeometry;
-import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
-import org.locationtech.jts.operation.overlayng.OverlayNG;
-import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
-import tinperch.solid.Profile;
-import tinperch.solid.query.Slicer;
-import tinperch.solid.shape.Profiles;
+import tinperch.solid.query.SectionLines;
 
 /**
  * A flat of a mesh that looks straight up, with enough material under it: its own faces, less their rims, laid over a cut below as deep
  * as a mark goes twice.
  */
 final class FlatTop {
-    private static final GeometryFactory JTS = new GeometryFactory();
     private static final double EDGE_MM = 1;
-    private static final double STEP_MM = 1;
-    private static final int MOST_PLACES = 500;
     private static final int MOST_FLATS = 3;
 
     private final Mesh mesh;
     private final double heightMm;
-    private final Geometry faces;
-    private Geometry free;
-    private PreparedGeometry whole;
+    private final double[] border;
+    private final double areaMm2;
+    private FreeCells cells;
 
-    private FlatTop(Mesh mesh, double heightMm, List<Polygon> faces) {
+    private FlatTop(Mesh mesh, double heightMm, List<Mesh.Face> faces) {
         this.mesh = mesh;
         this.heightMm = heightMm;
-        this.faces = JTS.createMultiPolygon(faces.toArray(Polygon[]::new));
+        border = border(mesh, faces);
+        double twice = 0;
+        for (int i = 0; i < border.length; i += 4) {
+            twice += border[i] * border[i + 3] - border[i + 2] * border[i + 1];
+        }
+        areaMm2 = twice / 2;
     }
 
     double heightMm() {
@@ -51,54 +42,58 @@ final class FlatTop {
 
     /** The largest flats of a mesh, largest first. */
     static List<FlatTop> of(Mesh mesh) {
-        TreeMap<Double, List<Polygon>> byHeight = new TreeMap<>();
+        TreeMap<Double, List<Mesh.Face>> byHeight = new TreeMap<>();
         for (Mesh.Face f : mesh.faces()) {
             if (f.normal().z() > 1 - 1e-9 && !f.rings().isEmpty() && f.offset() > mesh.bounds().min().z() + 2 * Marking.DEPTH_MM) {
-                byHeight.computeIfAbsent(Math.rint(f.offset() * 1e4) / 1e4, k -> new ArrayList<>()).add(polygon(mesh, f.rings()));
+                byHeight.computeIfAbsent(Math.rint(f.offset() * 1e4) / 1e4, k -> new ArrayList<>()).add(f);
             }
         }
         return byHeight.entrySet().stream().map(e -> new FlatTop(mesh, e.getKey(), e.getValue()))
-                .sorted(Comparator.comparingDouble(t -> -t.faces.getArea())).limit(MOST_FLATS).toList();
+                .sorted(Comparator.comparingDouble(t -> -t.areaMm2)).limit(MOST_FLATS).toList();
     }
 
-    private static Polygon polygon(Mesh mesh, List<int[]> rings) {
-        LinearRing[] all = rings.stream().map(r -> {
-            Coordinate[] c = new Coordinate[r.length + 1];
-            for (int i = 0; i <= r.length; i++) {
-                int p = r[i % r.length];
-                c[i] = new Coordinate(mesh.x(p), mesh.y(p));
+    /** Lines round the faces; those between two of them are none. */
+    private static double[] border(Mesh mesh, List<Mesh.Face> faces) {
+        Map<Long, int[]> edges = new HashMap<>();
+        for (Mesh.Face f : faces) {
+            for (int[] ring : f.rings()) {
+                for (int i = 0; i < ring.length; i++) {
+                    int a = ring[i];
+                    int b = ring[(i + 1) % ring.length];
+                    if (edges.remove((long) b << 32 | a) == null) {
+                        edges.put((long) a << 32 | b, new int[] {a, b});
+                    }
+                }
             }
-            return JTS.createLinearRing(c);
-        }).toArray(LinearRing[]::new);
-        return JTS.createPolygon(all[0], java.util.Arrays.copyOfRange(all, 1, all.length));
+        }
+        double[] lines = new double[4 * edges.size()];
+        int n = 0;
+        for (int[] e : edges.values()) {
+            for (int p : e) {
+                lines[n++] = mesh.x(p);
+                lines[n++] = mesh.y(p);
+            }
+        }
+        return lines;
     }
 
-    private void prepare() {
-        if (whole == null) {
-            List<Profile> below = Slicer.section(mesh, Placement.at(0, 0, heightMm - 2 * Marking.DEPTH_MM));
-            Geometry under = JTS.createMultiPolygon(below.stream().map(Profiles::geometry).toArray(Polygon[]::new)).buffer(0);
-            free = OverlayNGRobust.overlay(faces.buffer(0), under, OverlayNG.INTERSECTION).buffer(-EDGE_MM);
-            whole = PreparedGeometryFactory.prepare(free);
+    private FreeCells cells() {
+        if (cells == null) {
+            double[] box = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
+            for (int i = 0; i < border.length; i++) {
+                box[i % 2] = Math.min(box[i % 2], border[i]);
+                box[2 + i % 2] = Math.max(box[2 + i % 2], border[i]);
+            }
+            cells = new FreeCells(box[0], box[1], box[2], box[3]);
+            cells.within(border, border.length / 4);
+            SectionLines.Lines below = new SectionLines(mesh, Placement.at(0, 0, 0)).at(heightMm - 2 * Marking.DEPTH_MM);
+            cells.within(below.xy(), below.count());
         }
+        return cells;
     }
 
     /** Lower left corner of a free rectangle, the lowest one nearest the middle; empty when there is none. */
     Optional<double[]> freePlace(double widthMm, double heightMm) {
-        Envelope rough = faces.getEnvelopeInternal();
-        if (rough.getWidth() < widthMm + 2 * EDGE_MM || rough.getHeight() < heightMm + 2 * EDGE_MM) {
-            return Optional.empty();
-        }
-        prepare();
-        // Where a disc as high as the rectangle fits: along the border of that, a free rectangle is found if there is one worth having.
-        Geometry middles = free.buffer(-heightMm / 2 - 0.02);
-        if (middles.isEmpty()) {
-            return Optional.empty();
-        }
-        double step = Math.max(STEP_MM, middles.getLength() / MOST_PLACES);
-        double mid = rough.centre().x;
-        return java.util.Arrays.stream(Densifier.densify(middles, step).getCoordinates())
-                .sorted(Comparator.comparingDouble((Coordinate c) -> Math.rint(c.y * 10)).thenComparingDouble(c -> Math.abs(c.x - mid)))
-                .map(c -> new double[] {c.x - widthMm / 2, c.y - heightMm / 2})
-                .filter(at -> whole.covers(JTS.toGeometry(new Envelope(at[0], at[0] + widthMm, at[1], at[1] + heightMm)))).findFirst();
+        return cells().lowest(widthMm + 2 * EDGE_MM, heightMm + 2 * EDGE_MM).map(at -> new double[] {at[0] + EDGE_MM, at[1] + EDGE_MM});
     }
 }

@@ -40,28 +40,27 @@ public final class SolidKernel {
     /**
      * The same, with helpers and with what an earlier evaluation of nearly the same tree left.
      *
-     * @param memory is read and written; evaluations that share one wait for each other
+     * @param memory is read and written
      * @throws SolidException when no closed mesh can be promised
      */
     public static Mesh evaluate(Solid solid, Tolerances tolerances, Hands hands, PlaneMemory memory) {
         SolidKernel kernel = new SolidKernel(new TreeLogic(solid), hands);
         String why = "";
-        synchronized (memory) {
-            for (double k : ATTEMPTS) {
-                try {
-                    memory.begin(kernel.tree, tolerances.scaled(k));
-                    Mesh mesh = kernel.attempt(tolerances.scaled(k), memory, false);
-                    if (mesh.openEdges() != 0) {
-                        // An edge of one surface lies across a face of another: the face's own diagonal would double it.
-                        mesh = kernel.attempt(tolerances.scaled(k), memory, true);
-                    }
-                    if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
-                        return mesh;
-                    }
-                    why = "the surface stayed open";
-                } catch (Unresolved e) {
-                    why = e.getMessage();
+        for (double k : ATTEMPTS) {
+            try {
+                Tolerances tol = tolerances.scaled(k);
+                PlaneMemory.Recall known = memory.begin(kernel.tree, tol);
+                Mesh mesh = kernel.attempt(tol, known, memory, false);
+                if (mesh.openEdges() != 0) {
+                    // An edge of one surface lies across a face of another: the face's own diagonal would double it.
+                    mesh = kernel.attempt(tol, known, memory, true);
                 }
+                if (mesh.openEdges() == 0 && Double.isFinite(mesh.volumeMm3())) {
+                    return mesh;
+                }
+                why = "the surface stayed open";
+            } catch (Unresolved e) {
+                why = e.getMessage();
             }
         }
         List<String> features = kernel.tree.leaves().stream().map(Leaf::feature).distinct().toList();
@@ -70,14 +69,14 @@ public final class SolidKernel {
                 + "). Move one of them by a hundredth of a millimetre.", features);
     }
 
-    private Mesh attempt(Tolerances tol, PlaneMemory memory, boolean apart) {
+    private Mesh attempt(Tolerances tol, PlaneMemory.Recall recall, PlaneMemory memory, boolean apart) {
         List<PlaneGroups.Group> groups = PlaneGroups.of(tree.leaves(), tol.planeMm());
         PlaneEvaluation planes = new PlaneEvaluation(tree, new LeafIndex(tree.leaves()), tol);
         int[][] present = new int[groups.size()][];
         List<List<PlaneEvaluation.Found>> found = new ArrayList<>(java.util.Collections.nCopies(groups.size(), null));
         each(groups.size(), i -> {
             present[i] = planes.present(groups.get(i));
-            List<PlaneEvaluation.Found> known = memory.recall(groups.get(i), present[i]);
+            List<PlaneEvaluation.Found> known = recall.faces(groups.get(i), present[i]);
             found.set(i, known != null ? known : planes.faces(groups.get(i), present[i]));
         });
         PointWeld points = new PointWeld(tol.weldMm(), 4 * groups.size());
@@ -96,8 +95,8 @@ public final class SolidKernel {
             }
         }
         new EdgeMending(points, tol.weldMm(), faces).mend(apart);
-        PlaneMemory.Cut[] cuts = cut(faces, points.coordinates(), tol, memory);
-        memory.end(tree, tol, groups, present, found, faces, cuts);
+        PlaneMemory.Cut[] cuts = cut(faces, points.coordinates(), tol, recall);
+        memory.end(new PlaneMemory.Last(tree, tol, groups, present, found, faces, cuts));
         return mesh(faces, points, cuts);
     }
 
@@ -118,12 +117,12 @@ public final class SolidKernel {
         }
     }
 
-    private PlaneMemory.Cut[] cut(List<EdgeMending.Face> faces, double[] all, Tolerances tol, PlaneMemory memory) {
+    private PlaneMemory.Cut[] cut(List<EdgeMending.Face> faces, double[] all, Tolerances tol, PlaneMemory.Recall recall) {
         PlaneMemory.Cut[] cuts = new PlaneMemory.Cut[faces.size()];
         each(cuts.length, f -> {
             EdgeMending.Face face = faces.get(f);
             double[] corners = corners(face, all);
-            PlaneMemory.Cut known = memory.recallCut(face.found, corners);
+            PlaneMemory.Cut known = recall.cut(face.found, corners);
             if (known == null) {
                 int[] axes = PlaneEvaluation.keptAxes(face.found.normal());
                 int[] lengths = face.rings.stream().mapToInt(r -> r.length).toArray();

@@ -32,7 +32,7 @@ final class Penetration {
             Vec3 p = bring(of.point(e / 3, e % 3), place, back);
             Vec3 q = bring(of.point(e / 3, (e + 1) % 3), place, back);
             double length = p.distanceTo(q);
-            if (!(length > 0)) {
+            if (!(length > 0) || !within(in.box, p, q)) {
                 continue;
             }
             double from = Double.NaN;
@@ -49,6 +49,12 @@ final class Penetration {
             }
         }
         return best;
+    }
+
+    /** Whether an edge's box reaches into the box of a tree, farther than by touching it. */
+    private static boolean within(double[] box, Vec3 p, Vec3 q) {
+        return Math.max(p.x(), q.x()) > box[0] && Math.min(p.x(), q.x()) < box[3] && Math.max(p.y(), q.y()) > box[1] && Math.min(p.y(), q.y()) < box[4]
+                && Math.max(p.z(), q.z()) > box[2] && Math.min(p.z(), q.z()) < box[5];
     }
 
     private static Vec3 bring(Vec3 p, Placement place, boolean back) {

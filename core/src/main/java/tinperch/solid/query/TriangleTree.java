@@ -58,39 +58,43 @@ public final class TriangleTree {
         return mesh;
     }
 
+    /** Splits from the top by the middles of triangles; boxes grow from the bottom. */
     private void build(int node, int from, int to, double[] centre) {
-        int o = 6 * node;
-        double[] lo = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY};
-        double[] hi = {Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
-        for (int a = 0; a < 3; a++) {
-            box[o + a] = Double.POSITIVE_INFINITY;
-            box[o + 3 + a] = Double.NEGATIVE_INFINITY;
-        }
+        double x0 = Double.POSITIVE_INFINITY;
+        double y0 = x0;
+        double z0 = x0;
+        double x1 = Double.NEGATIVE_INFINITY;
+        double y1 = x1;
+        double z1 = x1;
         for (int i = from; i < to; i++) {
-            int t = order[i];
-            for (int k = 0; k < 3; k++) {
-                int p = 3 * corner[3 * t + k];
-                for (int a = 0; a < 3; a++) {
-                    box[o + a] = Math.min(box[o + a], xyz[p + a]);
-                    box[o + 3 + a] = Math.max(box[o + 3 + a], xyz[p + a]);
-                }
-            }
-            for (int a = 0; a < 3; a++) {
-                lo[a] = Math.min(lo[a], centre[3 * t + a]);
-                hi[a] = Math.max(hi[a], centre[3 * t + a]);
-            }
+            int c = 3 * order[i];
+            double x = centre[c];
+            double y = centre[c + 1];
+            double z = centre[c + 2];
+            x0 = x < x0 ? x : x0;
+            x1 = x > x1 ? x : x1;
+            y0 = y < y0 ? y : y0;
+            y1 = y > y1 ? y : y1;
+            z0 = z < z0 ? z : z0;
+            z1 = z > z1 ? z : z1;
         }
-        int axis = hi[0] - lo[0] >= hi[1] - lo[1] && hi[0] - lo[0] >= hi[2] - lo[2] ? 0 : hi[1] - lo[1] >= hi[2] - lo[2] ? 1 : 2;
-        if (to - from <= LEAF || !(hi[axis] > lo[axis])) {
+        double dx = x1 - x0;
+        double dy = y1 - y0;
+        double dz = z1 - z0;
+        int axis = dx >= dy && dx >= dz ? 0 : dy >= dz ? 1 : 2;
+        double lo = axis == 0 ? x0 : axis == 1 ? y0 : z0;
+        double hi = axis == 0 ? x1 : axis == 1 ? y1 : z1;
+        link[2 * node + 1] = to - from;
+        if (to - from <= LEAF || !(hi > lo)) {
             link[2 * node] = -1 - from;
-            link[2 * node + 1] = to - from;
+            around(node, from, to);
             return;
         }
-        double split = (lo[axis] + hi[axis]) / 2;
+        double split = (lo + hi) / 2;
         int mid = from;
         for (int i = from; i < to; i++) {
-            if (centre[3 * order[i] + axis] < split) {
-                int t = order[i];
+            int t = order[i];
+            if (centre[3 * t + axis] < split) {
                 order[i] = order[mid];
                 order[mid++] = t;
             }
@@ -101,9 +105,34 @@ public final class TriangleTree {
         int child = nodes;
         nodes += 2;
         link[2 * node] = child;
-        link[2 * node + 1] = to - from;
         build(child, from, mid, centre);
         build(child + 1, mid, to, centre);
+        int o = 6 * node;
+        int p = 6 * child;
+        for (int a = 0; a < 3; a++) {
+            box[o + a] = Math.min(box[p + a], box[p + 6 + a]);
+            box[o + 3 + a] = Math.max(box[p + 3 + a], box[p + 9 + a]);
+        }
+    }
+
+    private void around(int node, int from, int to) {
+        int o = 6 * node;
+        for (int a = 0; a < 3; a++) {
+            box[o + a] = Double.POSITIVE_INFINITY;
+            box[o + 3 + a] = Double.NEGATIVE_INFINITY;
+        }
+        for (int i = 3 * from; i < 3 * to; i++) {
+            int p = 3 * corner[3 * order[i / 3] + i % 3];
+            for (int a = 0; a < 3; a++) {
+                double v = xyz[p + a];
+                if (v < box[o + a]) {
+                    box[o + a] = v;
+                }
+                if (v > box[o + 3 + a]) {
+                    box[o + 3 + a] = v;
+                }
+            }
+        }
     }
 
     boolean isLeaf(int node) {

@@ -3,6 +3,7 @@ package tinperch.solid.view;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,9 +27,12 @@ public final class HiddenLines {
     public record Piece(double x0, double y0, double x1, double y1, boolean visible) {}
 
     private final Mesh mesh;
-    private final Vec3 right;
-    private final Vec3 up;
     private final Vec3 toEye;
+    /** Right, up and towards the eye of every point, and which faces look at the eye. */
+    private final double[] px;
+    private final double[] py;
+    private final double[] depth;
+    private final boolean[] facing;
     private double minX = Double.POSITIVE_INFINITY;
     private double minY = Double.POSITIVE_INFINITY;
     private double perMmX;
@@ -37,9 +41,15 @@ public final class HiddenLines {
 
     private HiddenLines(Mesh mesh, Vec3 right, Vec3 up) {
         this.mesh = mesh;
-        this.right = right;
-        this.up = up;
         this.toEye = right.cross(up);
+        px = along(mesh, right);
+        py = along(mesh, up);
+        depth = along(mesh, toEye);
+        facing = new boolean[mesh.faces().size()];
+        for (int f = 0; f < facing.length; f++) {
+            // Only surfaces looking at the eye can be the first thing in front.
+            facing[f] = mesh.faces().get(f).normal().dot(toEye) > 1e-9;
+        }
     }
 
     /**
@@ -65,26 +75,22 @@ public final class HiddenLines {
         return h.pieces(edges, stop);
     }
 
-    private double px(int i) {
-        return mesh.x(i) * right.x() + mesh.y(i) * right.y() + mesh.z(i) * right.z();
-    }
-
-    private double py(int i) {
-        return mesh.x(i) * up.x() + mesh.y(i) * up.y() + mesh.z(i) * up.z();
-    }
-
-    private double depth(int i) {
-        return mesh.x(i) * toEye.x() + mesh.y(i) * toEye.y() + mesh.z(i) * toEye.z();
+    private static double[] along(Mesh mesh, Vec3 way) {
+        double[] all = new double[mesh.pointCount()];
+        for (int i = 0; i < all.length; i++) {
+            all[i] = mesh.x(i) * way.x() + mesh.y(i) * way.y() + mesh.z(i) * way.z();
+        }
+        return all;
     }
 
     private void fillCells() {
         double maxX = Double.NEGATIVE_INFINITY;
         double maxY = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < mesh.pointCount(); i++) {
-            minX = Math.min(minX, px(i));
-            minY = Math.min(minY, py(i));
-            maxX = Math.max(maxX, px(i));
-            maxY = Math.max(maxY, py(i));
+        for (int i = 0; i < px.length; i++) {
+            minX = Math.min(minX, px[i]);
+            minY = Math.min(minY, py[i]);
+            maxX = Math.max(maxX, px[i]);
+            maxY = Math.max(maxY, py[i]);
         }
         perMmX = CELLS / Math.max(1e-9, maxX - minX);
         perMmY = CELLS / Math.max(1e-9, maxY - minY);
@@ -92,14 +98,16 @@ public final class HiddenLines {
         cell = new int[CELLS * CELLS][];
         for (int pass = 0; pass < 2; pass++) {
             for (int t = 0; t < mesh.triangleCount(); t++) {
-                // Only surfaces looking at the eye can be the first thing in front.
-                if (mesh.faces().get(mesh.faceOf(t)).normal().dot(toEye) <= 1e-9) {
+                if (!facing[mesh.faceOf(t)]) {
                     continue;
                 }
-                double x0 = Math.min(px(mesh.corner(t, 0)), Math.min(px(mesh.corner(t, 1)), px(mesh.corner(t, 2))));
-                double x1 = Math.max(px(mesh.corner(t, 0)), Math.max(px(mesh.corner(t, 1)), px(mesh.corner(t, 2))));
-                double y0 = Math.min(py(mesh.corner(t, 0)), Math.min(py(mesh.corner(t, 1)), py(mesh.corner(t, 2))));
-                double y1 = Math.max(py(mesh.corner(t, 0)), Math.max(py(mesh.corner(t, 1)), py(mesh.corner(t, 2))));
+                int a = mesh.corner(t, 0);
+                int b = mesh.corner(t, 1);
+                int d = mesh.corner(t, 2);
+                double x0 = Math.min(px[a], Math.min(px[b], px[d]));
+                double x1 = Math.max(px[a], Math.max(px[b], px[d]));
+                double y0 = Math.min(py[a], Math.min(py[b], py[d]));
+                double y1 = Math.max(py[a], Math.max(py[b], py[d]));
                 for (int cy = cellY(y0); cy <= cellY(y1); cy++) {
                     for (int cx = cellX(x0); cx <= cellX(x1); cx++) {
                         int c = cy * CELLS + cx;
@@ -135,7 +143,20 @@ public final class HiddenLines {
         double x1;
         double y1;
         double z1;
-        final List<Double> cuts = new ArrayList<>(2);
+        /** The first of them in order once all are found. */
+        double[] cuts = {};
+        int cutCount;
+
+        double left() {
+            return Math.min(x0, x1);
+        }
+
+        void cut(double share) {
+            if (cutCount == cuts.length) {
+                cuts = Arrays.copyOf(cuts, Math.max(8, 2 * cutCount));
+            }
+            cuts[cutCount++] = share;
+        }
     }
 
     private List<Piece> pieces(List<FeatureEdges.Edge> edges, Stop stop) {
@@ -145,31 +166,32 @@ public final class HiddenLines {
                 continue;
             }
             Line l = new Line();
-            l.x0 = px(e.a());
-            l.y0 = py(e.a());
-            l.z0 = depth(e.a());
-            l.x1 = px(e.b());
-            l.y1 = py(e.b());
-            l.z1 = depth(e.b());
+            l.x0 = px[e.a()];
+            l.y0 = py[e.a()];
+            l.z0 = depth[e.a()];
+            l.x1 = px[e.b()];
+            l.y1 = py[e.b()];
+            l.z1 = depth[e.b()];
             if (Math.hypot(l.x1 - l.x0, l.y1 - l.y0) > 1e-6) {
                 lines.add(l);
             }
         }
-        lines.sort((p, q) -> Double.compare(Math.min(p.x0, p.x1), Math.min(q.x0, q.x1)));
+        lines.sort(Comparator.comparingDouble(Line::left));
         for (int i = 0; i < lines.size(); i++) {
             Line p = lines.get(i);
             double end = Math.max(p.x0, p.x1);
-            for (int j = i + 1; j < lines.size() && Math.min(lines.get(j).x0, lines.get(j).x1) <= end; j++) {
+            for (int j = i + 1; j < lines.size() && lines.get(j).left() <= end; j++) {
                 cross(p, lines.get(j));
             }
         }
         Map<Span, Part> kept = new LinkedHashMap<>();
         for (Line l : lines) {
             stop.check();
-            l.cuts.add(1.0);
-            l.cuts.sort(null);
+            l.cut(1);
+            Arrays.sort(l.cuts, 0, l.cutCount);
             double from = 0;
-            for (double to : l.cuts) {
+            for (int k = 0; k < l.cutCount; k++) {
+                double to = l.cuts[k];
                 if (to - from > 1e-6) {
                     double m = (from + to) / 2;
                     Part part = new Part(l, from, to, seen(l.x0 + m * (l.x1 - l.x0), l.y0 + m * (l.y1 - l.y0), l.z0 + m * (l.z1 - l.z0)));
@@ -265,7 +287,7 @@ public final class HiddenLines {
 
     private static void addCut(Line l, double t) {
         if (t > 1e-6 && t < 1 - 1e-6) {
-            l.cuts.add(t);
+            l.cut(t);
         }
     }
 
@@ -274,17 +296,17 @@ public final class HiddenLines {
             int a = mesh.corner(t, 0);
             int b = mesh.corner(t, 1);
             int c = mesh.corner(t, 2);
-            double ax = px(a);
-            double ay = py(a);
-            double det = (px(b) - ax) * (py(c) - ay) - (px(c) - ax) * (py(b) - ay);
+            double ax = px[a];
+            double ay = py[a];
+            double det = (px[b] - ax) * (py[c] - ay) - (px[c] - ax) * (py[b] - ay);
             if (Math.abs(det) < 1e-14) {
                 continue;
             }
-            double u = ((x - ax) * (py(c) - ay) - (px(c) - ax) * (y - ay)) / det;
-            double v = ((px(b) - ax) * (y - ay) - (x - ax) * (py(b) - ay)) / det;
+            double u = ((x - ax) * (py[c] - ay) - (px[c] - ax) * (y - ay)) / det;
+            double v = ((px[b] - ax) * (y - ay) - (x - ax) * (py[b] - ay)) / det;
             if (u > 1e-9 && v > 1e-9 && u + v < 1 - 1e-9) {
-                double depth = depth(a) + u * (depth(b) - depth(a)) + v * (depth(c) - depth(a));
-                if (depth > z + OWN_MM) {
+                double here = depth[a] + u * (depth[b] - depth[a]) + v * (depth[c] - depth[a]);
+                if (here > z + OWN_MM) {
                     return false;
                 }
             }

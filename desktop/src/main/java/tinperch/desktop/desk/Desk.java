@@ -261,6 +261,7 @@ public final class Desk implements AutoCloseable {
 
     private void changed() {
         stepBackFromWhatIsGone();
+        Runnable asked = () -> { };
         Optional<Case> now = upgrade().flatMap(u -> part().flatMap(p -> caseOf(u, p.id())));
         if (now.isEmpty()) {
             looked = null;
@@ -270,14 +271,25 @@ public final class Desk implements AutoCloseable {
             settled.set(true);
         } else if (!now.get().equals(looked)) {
             boolean other = looked == null || !looked.part().id().equals(now.get().part().id()) || !looked.upgrade().id().equals(now.get().upgrade().id());
-            looked = now.get();
+            Case c = now.get();
+            looked = c;
             preview.set(null);
             if (other) {
                 drawing.set(null);
                 assessment.set(new Assessment(List.of(), List.of("part")));
             }
             settled.set(false);
-            engine.look(looked, new FactEngine.Listener() {
+            asked = () -> look(c);
+        }
+        List.copyOf(listeners).forEach(Runnable::run);
+        // Last, so that the views need not share the cores with it.
+        asked.run();
+    }
+
+    private void look(Case c) {
+        // A view may have gone elsewhere meanwhile.
+        if (looked == c) {
+            engine.look(c, new FactEngine.Listener() {
                 @Override
                 public void drawn(Drawing next) {
                     // What cannot be built leaves the last good drawing standing.
@@ -297,7 +309,6 @@ public final class Desk implements AutoCloseable {
                 }
             });
         }
-        List.copyOf(listeners).forEach(Runnable::run);
     }
 
     /** Goes through an edit of a part nobody is looking at, so that the first one a person makes does not wait for the compiler. */

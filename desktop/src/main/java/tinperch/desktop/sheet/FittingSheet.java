@@ -9,8 +9,6 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Pane;
 import tinperch.desktop.desk.Desk;
@@ -28,6 +26,7 @@ import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.Facing;
 import tinperch.solid.view.FeatureEdges;
+import tinperch.solid.view.Ink;
 
 /**
  * The part in three drawn views to one scale — from above, the front below it, the side beside that — with its
@@ -35,7 +34,7 @@ import tinperch.solid.view.FeatureEdges;
  */
 public final class FittingSheet extends Pane {
     private final Desk desk;
-    private final Canvas canvas = new Canvas();
+    private final InkView lines = new InkView();
     private final Turntable turntable;
     private final SheetTags tags;
     private final Placing placing;
@@ -69,11 +68,10 @@ public final class FittingSheet extends Pane {
         // What is drawn must not ask for room: the sheet takes what is left.
         setMinSize(0, 0);
         setPrefSize(600, 400);
-        canvas.setManaged(false);
         turntable = new Turntable(desk.theme(), "held", p -> picked.accept(together(p)));
         turntable.setManaged(false);
         onLit = (o, a, b) -> turntable.light(b);
-        getChildren().addAll(canvas, turntable);
+        getChildren().addAll(lines, turntable);
         for (String t : new String[] {above, "from the front", "from the right"}) {
             Node l = Ui.label(t, "view-title");
             titles.add(l);
@@ -166,12 +164,9 @@ public final class FittingSheet extends Pane {
         }
         double w = getWidth();
         double h = getHeight();
-        canvas.setWidth(w);
-        canvas.setHeight(h);
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, h);
         boolean any = drawing != null && w > 120 && h > 120;
         titles.forEach(t -> t.setVisible(any));
+        lines.setVisible(any);
         turntable.setVisible(any);
         if (!any) {
             scale = null;
@@ -180,11 +175,13 @@ public final class FittingSheet extends Pane {
         }
         Bounds b = drawing.mesh().bounds();
         scale = SheetScale.of(b, w, h);
-        SheetPainter painter = new SheetPainter(g, desk.theme().palette(), scale, b);
-        painter.lines(drawing.top(), scale.leftX(), scale.topY());
-        painter.lines(drawing.front(), scale.leftX(), scale.frontY());
-        painter.lines(drawing.side(), scale.sideX(), scale.frontY());
+        Ink ink = lines.begin(w, h);
+        Palette palette = desk.theme().palette();
+        SheetPainter painter = new SheetPainter(ink, lines.pxPerUnit(), scale, b);
+        painter.views(drawing, palette);
         tags.each((d, tag) -> painter.place(d, tag, w));
+        ink.layer(Palette.rgb(palette.accent()));
+        lines.end();
         double perMm = scale.pxPerMm();
         double tx = SheetScale.PAD + b.size().x() * perMm + SheetScale.GAP * 0.6;
         turntable.resizeRelocate(tx, 6, Math.max(60, w - tx - 6), Math.max(60, scale.frontY() - b.max().z() * perMm - 40));

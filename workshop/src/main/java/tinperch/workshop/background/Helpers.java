@@ -12,6 +12,14 @@ public final class Helpers {
 
     private Helpers() {}
 
+    /** The caller's own hands, that ask before each piece whether they are still wanted. */
+    public static Hands one(Stop stop) {
+        return (count, work) -> Hands.ONE.each(count, i -> {
+            stop.check();
+            work.accept(i);
+        });
+    }
+
     /** Each takes a few pieces at a time, so that heavy ones do not wait in one pair of hands, and asks first whether they are still wanted. */
     public static Hands all(Stop stop) {
         return (count, work) -> {

@@ -18,6 +18,7 @@ import tinperch.fact.DrawingFact;
 import tinperch.fact.Fact;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
+import tinperch.fact.MeshesFact;
 import tinperch.solid.Stop;
 import tinperch.judge.Assessment;
 import tinperch.judge.Checks;
@@ -31,18 +32,16 @@ import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.background.Crew;
+import tinperch.workshop.background.Helpers;
 import tinperch.workshop.background.Latest;
 
 /**
- * Finds out facts and judges parts in the background. What is looked at comes first: its drawing, then check by check, then remedies tried
+ * Finds out facts and judges parts in the background. What is looked at comes first: its drawing and check by check, then remedies tried
  * out; asking again stops what is under way. Everything else waits its turn behind.
  */
 public final class FactEngine implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(FactEngine.class);
-    private static final long BETWEEN_NEWS_NS = 60_000_000;
     private static final int WARM_UPS = 6;
-    /** So long the drawing waits for the judgement, to be shown with it. */
-    private static final long DRAWING_WAITS_NS = 25_000_000;
     private static final int PAUSES = 4;
     private static final long PAUSE_MS = 5;
 
@@ -92,46 +91,36 @@ public final class FactEngine implements AutoCloseable {
     }
 
     private void answer(Case c, Facts facts, Stop stop, Latest.Ticket ticket, Listener listener) {
-        Assessment now = new Assessment(List.of(), Checks.ALL.stream().map(Check::about).toList());
-        DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
-        boolean drawn = false;
-        long news = System.nanoTime();
-        for (Check check : Checks.ALL) {
-            stop.check();
-            // Remedies stand once they have been tried out.
-            now = now.done(check.about(), Judge.ask(check, c, facts).stream().toList());
-            if (!drawn && System.nanoTime() - news > DRAWING_WAITS_NS) {
-                drawn = true;
-                ticket.deliver(() -> listener.drawn(drawing));
+        // All else follows from the meshes.
+        facts.get(MeshesFact.MESHES);
+        Picture picture = new Picture(ticket, listener);
+        Helpers.all(stop).each(2, i -> {
+            // Hands that get both never wait for themselves in this order.
+            if (i == 0) {
+                judge(c, facts, picture);
+            } else {
+                picture.drawn(facts.get(DrawingFact.DRAWING));
             }
-            if (System.nanoTime() - news > BETWEEN_NEWS_NS && !now.pending().isEmpty()) {
-                news = tell(bare(now), ticket, listener);
-            }
-        }
-        Assessment judged = now;
-        boolean first = !drawn;
-        // Drawing and judgement in one picture where the judgement is quick.
-        ticket.deliver(() -> {
-            if (first) {
-                listener.drawn(drawing);
-            }
-            listener.judged(bare(judged));
         });
-        pause(stop);
+        Assessment judged = picture.all();
+        Map<Finding, List<Prover.Tried>> tried = Prover.all(c, judged, k -> memory.tried(k, stop), Helpers.one(stop));
         Map<Remedy, Assessment> ends = new HashMap<>();
-        for (Finding f : judged.findings()) {
-            if (f.severity() != Severity.FINE) {
-                List<Prover.Tried> tried = Prover.tried(f, c, judged, k -> memory.of(k, stop), stop);
-                tried.forEach(t -> ends.put(t.remedy(), t.after()));
-                now = now.with(f.with(tried.stream().map(Prover.Tried::remedy).toList()));
-            }
-        }
-        Assessment proven = now;
+        tried.values().forEach(all -> all.forEach(t -> ends.put(t.remedy(), t.after())));
+        Assessment proven = Prover.proven(judged, tried);
         ticket.deliver(() -> {
             leadsTo = ends;
             listener.judged(proven);
             listener.done();
         });
+    }
+
+    private static void judge(Case c, Facts facts, Picture picture) {
+        Assessment now = new Assessment(List.of(), Checks.ALL.stream().map(Check::about).toList());
+        for (Check check : Checks.ALL) {
+            facts.stop().check();
+            now = now.done(check.about(), Judge.ask(check, c, facts));
+            picture.judged(now);
+        }
     }
 
     /** Lets the window draw what it was told: it needs the cores for a moment. */
@@ -145,15 +134,6 @@ public final class FactEngine implements AutoCloseable {
             Thread.currentThread().interrupt();
             throw new Stop.Stopped();
         }
-    }
-
-    private static long tell(Assessment a, Latest.Ticket ticket, Listener listener) {
-        ticket.deliver(() -> listener.judged(a));
-        return System.nanoTime();
-    }
-
-    private static Assessment bare(Assessment a) {
-        return new Assessment(a.findings().stream().map(f -> f.with(List.of())).toList(), a.pending());
     }
 
     /** The judgement a remedy of the case looked at leads to; empty until it was tried out. On the interface's thread. */
@@ -170,12 +150,12 @@ public final class FactEngine implements AutoCloseable {
 
     /** Judges a case when there is time. */
     public void later(Case c, Consumer<Assessment> done) {
-        behind.give(() -> Judge.judge(c, memory.of(c, Stop.NEVER)), done);
+        behind.give(() -> Judge.judge(c, memory.tried(c, Stop.NEVER)), done);
     }
 
     /** Chooses what a new part begins with, when there is time. */
     public void start(Upgrade upgrade, PartDesign part, Shop shop, Consumer<PartDesign> done) {
-        behind.give(() -> Starts.choose(upgrade, part, shop, c -> memory.of(c, Stop.NEVER)), done);
+        behind.give(() -> Starts.choose(upgrade, part, shop, c -> memory.tried(c, Stop.NEVER)), done);
     }
 
     /**
@@ -189,10 +169,10 @@ public final class FactEngine implements AutoCloseable {
             try {
                 for (int i = 1; i <= WARM_UPS; i++) {
                     Case edited = c.with(nudged(c, i));
-                    Facts facts = memory.of(edited, stop);
+                    Facts facts = memory.tried(edited, stop);
                     facts.get(DrawingFact.DRAWING);
                     Assessment a = Judge.judge(edited, facts);
-                    a.findings().forEach(f -> Prover.tried(f, edited, a, k -> memory.of(k, stop), stop));
+                    Prover.all(edited, a, k -> memory.tried(k, stop), Helpers.all(stop));
                 }
             } catch (Stop.Stopped e) {
                 LOG.trace("The person was quicker");
@@ -213,7 +193,7 @@ public final class FactEngine implements AutoCloseable {
 
     /** A fact of any case when there is time. */
     public <T> void find(Case c, Fact<T> fact, Consumer<T> done) {
-        behind.give(() -> memory.of(c, Stop.NEVER).get(fact), done);
+        behind.give(() -> memory.tried(c, Stop.NEVER).get(fact), done);
     }
 
     /** Any other work when there is time. */
@@ -223,7 +203,7 @@ public final class FactEngine implements AutoCloseable {
 
     /** The form of a case, on the calling thread: no triangle is computed for it. */
     public FormFact.Answer form(Case c) {
-        return memory.of(c, Stop.NEVER).get(FormFact.FORM);
+        return memory.tried(c, Stop.NEVER).get(FormFact.FORM);
     }
 
     /** Facts of a case on the calling thread, for whoever can wait. */

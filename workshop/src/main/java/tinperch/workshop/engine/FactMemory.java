@@ -45,16 +45,23 @@ final class FactMemory {
         return solids.computeIfAbsent(name, k -> made.get());
     }
 
-    /** The facts of a case on the calling thread, helped by all cores. */
+    /** The facts of a case on the calling thread, helped by all cores; what it leaves helps the next case of the same part. */
     Facts of(Case c, Stop stop) {
-        return new Remembering(c, stop);
+        return new Remembering(c, stop, true);
+    }
+
+    /** The facts of a case that is only tried out, by one core: the others draw the window. */
+    Facts tried(Case c, Stop stop) {
+        return new Remembering(c, stop, false);
     }
 
     private final class Remembering implements Facts {
         private final Case of;
         private final Stop stop;
+        private final boolean leaves;
 
-        Remembering(Case of, Stop stop) {
+        Remembering(Case of, Stop stop, boolean leaves) {
+            this.leaves = leaves;
             this.of = of;
             this.stop = stop;
         }
@@ -80,12 +87,13 @@ final class FactMemory {
 
         @Override
         public Hands hands() {
-            return Helpers.all(stop);
+            return leaves ? Helpers.all(stop) : Helpers.one(stop);
         }
 
         @Override
         public PlaneMemory memory(String name) {
-            return solid(of.upgrade().id() + "/" + of.part().id() + "/" + name, PlaneMemory::new);
+            PlaneMemory kept = solid(of.upgrade().id() + "/" + of.part().id() + "/" + name, PlaneMemory::new);
+            return leaves ? kept : kept.lent();
         }
     }
 }

@@ -3,6 +3,7 @@ package tinperch.workshop.store;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jdbi.v3.core.Handle;
 import tinperch.files.json.Json;
 import tinperch.machine.Machine;
@@ -30,19 +31,21 @@ final class Writing {
     void differences(WorkshopState before, WorkshopState after) {
         for (int i = 0; i < after.machines().size(); i++) {
             Machine m = after.machines().get(i);
+            int at = i;
             if (i >= before.machines().size() || before.machines().get(i) != m) {
-                String body = body(MACHINE, m.id(), before.machine(m.id()).orElse(null), m, Body.OF_MACHINE);
-                h.createUpdate("INSERT INTO machine (id, position, body) VALUES (:id, :position, :body) ON CONFLICT (id) DO UPDATE SET position = :position, body = :body")
-                        .bind("id", m.id()).bind("position", i).bind("body", body).execute();
+                boolean there = i < before.machines().size() && before.machines().get(i).id().equals(m.id());
+                body(MACHINE, m.id(), before.machine(m.id()).orElse(null), m, Body.OF_MACHINE, there).ifPresent(body -> h.createUpdate("INSERT INTO machine (id, position, body) VALUES (:id, :position, :body) ON CONFLICT (id) DO UPDATE SET position = :position, body = :body")
+                        .bind("id", m.id()).bind("position", at).bind("body", body).execute());
             }
         }
         for (int i = 0; i < after.upgrades().size(); i++) {
             Upgrade u = after.upgrades().get(i);
+            int at = i;
             if (i >= before.upgrades().size() || before.upgrades().get(i) != u) {
-                String body = body(UPGRADE, u.id(), before.upgrade(u.id()).orElse(null), u, Body.OF_UPGRADE);
-                h.createUpdate("INSERT INTO upgrade (id, machine_id, position, body) VALUES (:id, :machine, :position, :body) "
+                boolean there = i < before.upgrades().size() && before.upgrades().get(i).id().equals(u.id()) && before.upgrades().get(i).machineId().equals(u.machineId());
+                body(UPGRADE, u.id(), before.upgrade(u.id()).orElse(null), u, Body.OF_UPGRADE, there).ifPresent(body -> h.createUpdate("INSERT INTO upgrade (id, machine_id, position, body) VALUES (:id, :machine, :position, :body) "
                                 + "ON CONFLICT (id) DO UPDATE SET machine_id = :machine, position = :position, body = :body")
-                        .bind("id", u.id()).bind("machine", u.machineId()).bind("position", i).bind("body", body).execute();
+                        .bind("id", u.id()).bind("machine", u.machineId()).bind("position", at).bind("body", body).execute());
             }
         }
         for (int i = 0; i < after.revisions().size(); i++) {
@@ -79,8 +82,13 @@ final class Writing {
         written.remove(kind + "/" + id);
     }
 
-    /** Writes the things a record has many of, as far as they changed, and answers the rest of its body. */
-    private String body(String kind, String id, Object before, Object after, List<String> lists) {
+    /**
+     * Writes the things a record has many of, as far as they changed.
+     *
+     * @param there whether its row stands where it should already
+     * @return the rest of its body, when that must be written too
+     */
+    private Optional<String> body(String kind, String id, Object before, Object after, List<String> lists, boolean there) {
         Written last = written.get(kind + "/" + id);
         Body was = before == null ? new Body("", Map.of()) : last != null && last.record == before ? last.body : Body.of(before, lists);
         Body is = Body.of(after, lists);
@@ -97,6 +105,6 @@ final class Writing {
         }
         places.keySet().forEach(i -> h.execute("DELETE FROM item WHERE kind = ? AND owner = ? AND field = ? AND id = ?", kind, id, i.field(), i.id()));
         written.put(kind + "/" + id, new Written(after, is));
-        return is.rest();
+        return there && is.rest().equals(was.rest()) ? Optional.empty() : Optional.of(is.rest());
     }
 }
