@@ -1,12 +1,12 @@
 package tinperch.judge;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicReferenceArray;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -56,7 +56,7 @@ public final class Prover {
                 }
             }
         }
-        AtomicReferenceArray<List<Tried>> found = new AtomicReferenceArray<>(work.size());
+        List<List<Tried>> found = new ArrayList<>(Collections.nCopies(work.size(), List.of()));
         hands.each(work.size(), i -> found.set(i, work.get(i).get()));
         Map<Finding, List<Tried>> all = new LinkedHashMap<>();
         for (int i = 0; i < work.size(); i++) {

@@ -9,9 +9,11 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import tinperch.machine.book.Book;
 import tinperch.machine.model.Model;
+import tinperch.machine.place.Places;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
 
 /**
@@ -185,9 +187,19 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return with(d -> d.book = next);
     }
 
-    /** With other surroundings. */
+    /** With other surroundings: what was read face to face places the neighbours. */
     public Machine withSurroundings(Surroundings next) {
-        return with(d -> d.surroundings = next);
+        Surroundings settled = next.distances().isEmpty() ? next : places(next).settled();
+        return with(d -> d.surroundings = settled);
+    }
+
+    /** Where its neighbours are and how that is known. */
+    public Places places() {
+        return places(surroundings);
+    }
+
+    private Places places(Surroundings of) {
+        return Places.of(of, (n, hole) -> sheet(n.of()).map(Sheet::pattern).flatMap(MeasuredPattern::of).flatMap(p -> NeighbourMesh.hole(n, p, hole)));
     }
 
     /** A reading sheet by its id; empty when there is none of it. */
@@ -204,7 +216,8 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         } else {
             next.add(sheet);
         }
-        return with(d -> d.sheets = next);
+        // Holes that distances were read to may have moved.
+        return with(d -> d.sheets = next).withSurroundings(surroundings);
     }
 
     /** Without a reading sheet. */
@@ -232,9 +245,8 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     /** With a model's file read in another unit; neighbours made of it grow or shrink where they stand. */
     public Machine rescaled(String modelId, double scale) {
         Model next = model(modelId).orElseThrow().scaled(scale);
-        return with(next).withSurroundings(new Surroundings(surroundings.axes(), surroundings.groups(),
-                surroundings.neighbours().stream().map(n -> n.form() == Neighbour.Form.MODEL && n.of().equals(modelId)
-                        ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList(), surroundings.sites()));
+        return with(next).withSurroundings(surroundings.withPlaced(surroundings.neighbours().stream().map(n -> n.form() == Neighbour.Form.MODEL && n.of().equals(modelId)
+                        ? n.sized(NeighbourMesh.laidDown(next.sizeMm(), n.direction(), n.turnDeg())) : n).toList()));
     }
 
     /** The bores of its nozzles on a day, mm: by the names of the loadouts that have one of their own, else the machine's under no name. */

@@ -11,7 +11,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Surroundings;
 
@@ -67,9 +67,9 @@ public class MachineRecordTest extends WindowTest {
         click("machine-turnstone");
         java.nio.file.Path log = folder.resolve("counter.csv");
         java.nio.file.Files.writeString(log, "day,hours\n2026-09-26,188\n2026-10-03,191.5\n2026-10-10,196\n");
-        StandingSheet sheet = sheet();
+        MachineView view = machineView();
         onFx(() -> {
-            sheet.readHours(log);
+            view.sheet().readHours(log);
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();
@@ -77,7 +77,7 @@ public class MachineRecordTest extends WindowTest {
         assertEquals(machine("turnstone").book().hoursAt(LocalDate.of(2026, 10, 5)).orElseThrow().hours(), 191.5);
         java.nio.file.Files.writeString(log, "day,hours\n2026-11-01,150\n");
         onFx(() -> {
-            sheet.readHours(log);
+            view.sheet().readHours(log);
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();

@@ -13,7 +13,7 @@ import javafx.scene.control.ToggleButton;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 import tinperch.files.stl.StlFile;
 import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
@@ -51,9 +51,9 @@ public class ModelsTest extends WindowTest {
     }
 
     private void bringIn(Path file) throws Exception {
-        StandingSheet sheet = sheet();
+        MachineView view = machineView();
         onFx(() -> {
-            sheet.bringIn(file);
+            view.bringIn(file);
             return null;
         });
     }
@@ -128,9 +128,9 @@ public class ModelsTest extends WindowTest {
         bringIn(folder.resolve("gone.obj"));
         waitFor(() -> text("model-complaint").contains("no file “gone.obj”"), "no sentence");
         Path file = inches();
-        StandingSheet sheet = sheet();
+        MachineView view = machineView();
         onFx(() -> {
-            sheet.bringIn(file);
+            view.bringIn(file);
             ((Button) find("model-stop")).fire();
             return null;
         });

@@ -17,7 +17,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.Machine;
 
@@ -27,15 +27,15 @@ public class PlacesTest extends WindowTest {
         return desk.state().machine(id).orElseThrow();
     }
 
-    private List<StandingSheet> sheets() throws Exception {
-        return onFx(() -> stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(StandingSheet.class::isInstance)
-                .map(StandingSheet.class::cast).toList());
+    private List<MachineView> views() throws Exception {
+        return onFx(() -> stage.getScene().getRoot().lookupAll(".machine-view").stream().filter(MachineView.class::isInstance)
+                .map(MachineView.class::cast).toList());
     }
 
     @Test
     public void everySheetShowsAndChangesItsOwnMachine() throws Exception {
         // One sheet lies ready when nothing happens; whichever machine comes next gets it.
-        waitFor(() -> stage.getScene().getRoot().lookupAll(".scroll-pane").stream().anyMatch(n -> n instanceof StandingSheet
+        waitFor(() -> stage.getScene().getRoot().lookupAll(".machine-view").stream().anyMatch(n -> n instanceof MachineView
                 && Boolean.TRUE.equals(n.getProperties().get(Ui.PUT_AWAY))), "no sheet was made ready");
         for (String id : List.of("avocet", "turnstone", "curlew", "ruff", "turnstone", "avocet")) {
             click("machine-" + id);
@@ -58,16 +58,16 @@ public class PlacesTest extends WindowTest {
     @Test
     public void onesComingBackIsToTheSamePlace() throws Exception {
         click("machine-avocet");
-        StandingSheet first = sheet();
+        MachineView first = machineView();
         onFx(() -> {
-            first.setVvalue(0.4);
+            first.sheet().setVvalue(0.4);
             return null;
         });
         click("machine-ruff");
-        assertNotSame(sheet(), first);
+        assertNotSame(machineView(), first);
         click("machine-avocet");
-        assertSame(sheet(), first);
-        assertEquals(first.getVvalue(), 0.4, 1e-9);
+        assertSame(machineView(), first);
+        assertEquals(first.sheet().getVvalue(), 0.4, 1e-9);
     }
 
     @Test
@@ -75,10 +75,10 @@ public class PlacesTest extends WindowTest {
         for (int i = 0; i < 9; i++) {
             robot.push(KeyCode.CONTROL, KeyCode.M);
             WaitForAsyncUtils.waitForFxEvents();
-            sheet();
+            machineView();
         }
-        assertTrue(sheets().size() <= 7, "six looked at lately and one that lies ready: " + sheets().size());
-        assertEquals(sheets().stream().filter(Node::isVisible).count(), 1);
+        assertTrue(views().size() <= 7, "six looked at lately and one that lies ready: " + views().size());
+        assertEquals(views().stream().filter(Node::isVisible).count(), 1);
         for (int i = 0; i < 9; i++) {
             click("undo");
         }

@@ -27,9 +27,10 @@ import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.BeforeMethod;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 import tinperch.desktop.window.TinPerchApp;
 import tinperch.measure.PatternSheet;
 import tinperch.upgrade.PartDesign;
@@ -132,24 +133,34 @@ public abstract class WindowTest {
         }
     }
 
-    /** The machine's sheet looked at, once all of its panels have been made. */
-    protected StandingSheet sheet() {
-        waitFor(() -> shownSheet() != null && shownSheet().isComplete(), "no machine's sheet is there");
+    /** The machine looked at, once all of its pages have been made. */
+    protected MachineView machineView() {
+        waitFor(() -> shownMachine() != null && shownMachine().isComplete(), "no machine is there");
         try {
-            // On the interface's thread: between its steps the sheet that lies ready is never to be seen.
-            return onFx(this::shownSheet);
+            // On the interface's thread: between its steps the view that lies ready is never to be seen.
+            return onFx(this::shownMachine);
         } catch (Exception e) {
             throw new AssertionError(e);
         }
     }
 
-    private StandingSheet shownSheet() {
-        return stage.getScene().getRoot().lookupAll(".scroll-pane").stream().filter(n -> n instanceof StandingSheet && n.isVisible())
-                .map(StandingSheet.class::cast).findFirst().orElse(null);
+    private MachineView shownMachine() {
+        return stage.getScene().getRoot().lookupAll(".machine-view").stream().filter(n -> n instanceof MachineView && n.isVisible())
+                .map(MachineView.class::cast).findFirst().orElse(null);
+    }
+
+    /** Turns to the page of the machine that has something, as one who looks for it would. */
+    private boolean turnedTo(String id) {
+        MachineView view = shownMachine();
+        Page page = view == null || find(id) != null ? null : view.pageWith(id);
+        if (page != null) {
+            desk.goTo(page);
+        }
+        return find(id) != null;
     }
 
     protected Node need(String id) {
-        waitFor(() -> find(id) != null, "no " + id + " in the window");
+        waitFor(() -> turnedTo(id), "no " + id + " in the window");
         return Objects.requireNonNull(find(id));
     }
 
@@ -162,12 +173,12 @@ public abstract class WindowTest {
         waitForPicture();
         Node n = need(id);
         // A page still being made moves under the mouse.
-        waitFor(() -> shownSheet() == null || shownSheet().isComplete(), "the sheet is never complete");
+        waitFor(() -> shownMachine() == null || shownMachine().isComplete(), "the machine is never complete");
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(n);
         WaitForAsyncUtils.waitForFxEvents();
         if (id.startsWith("machine-")) {
-            sheet();
+            machineView();
         }
     }
 

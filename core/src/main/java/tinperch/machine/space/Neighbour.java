@@ -67,6 +67,11 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg);
     }
 
+    /** With its lowest corner elsewhere. */
+    public Neighbour at(Vec3 next) {
+        return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg);
+    }
+
     /** Its box with its group shifted. */
     public Bounds bounds(Vec3 shift) {
         Vec3 at = corner.plus(shift);

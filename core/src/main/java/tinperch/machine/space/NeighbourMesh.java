@@ -101,6 +101,17 @@ public final class NeighbourMesh {
         return mesh(Leaf.extrusion(n.name(), Profile.of(rings.toArray(double[][]::new)), p, 0, n.size().dot(p.w())));
     }
 
+    /** The middle of a plate's hole from its lowest corner, mm; empty for a hole it does not have. */
+    public static Optional<Vec3> hole(Neighbour n, MeasuredPattern pattern, String label) {
+        int i = label.length() == 1 ? label.charAt(0) - 'A' : -1;
+        if (n.form() != Neighbour.Form.PLATE || i < 0 || i >= pattern.centres().size()) {
+            return Optional.empty();
+        }
+        double mx = pattern.centres().stream().mapToDouble(c -> c[0]).average().orElse(0);
+        double my = pattern.centres().stream().mapToDouble(c -> c[1]).average().orElse(0);
+        return Optional.of(along(n).point(pattern.centres().get(i)[0] - mx, pattern.centres().get(i)[1] - my, n.size().dot(n.direction()) / 2).minus(n.corner()));
+    }
+
     private static Mesh model(Neighbour n, Mesh mesh) {
         Mesh turned = mesh.placed(turn(n.direction(), n.turnDeg()));
         return turned.placed(new Placement(n.corner().minus(turned.bounds().min()), Vec3.X, Vec3.Y, Vec3.Z));

@@ -9,8 +9,13 @@ import tinperch.quantity.Quantity;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 
-/** The axes of a machine, the groups that ride on them, the neighbours, and the sites where parts mount. Edits give new surroundings or refuse. */
-public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites) {
+/**
+ * The axes of a machine, the groups that ride on them, the neighbours, the sites where parts mount, and the distances read between
+ * neighbours. Edits give new surroundings or refuse.
+ *
+ * @param measuredFrom id of the neighbour that stays where it is when distances place the others; empty for the first that is solid
+ */
+public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites, List<Distance> distances, String measuredFrom) {
     public static final Surroundings NONE = new Surroundings(List.of(), List.of(), List.of());
 
     public Surroundings {
@@ -19,11 +24,18 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         groups = groups == null ? List.of() : List.copyOf(groups);
         neighbours = neighbours == null ? List.of() : List.copyOf(neighbours);
         sites = sites == null ? List.of() : List.copyOf(sites);
+        distances = distances == null ? List.of() : List.copyOf(distances);
+        measuredFrom = measuredFrom == null ? "" : measuredFrom;
+    }
+
+    /** Without distances. */
+    public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites) {
+        this(axes, groups, neighbours, sites, List.of(), "");
     }
 
     /** Without sites. */
     public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours) {
-        this(axes, groups, neighbours, List.of());
+        this(axes, groups, neighbours, List.of(), List.of(), "");
     }
 
     /** An axis by its name; empty when there is none of it. */
@@ -44,6 +56,16 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     /** A neighbour by its id; empty when there is none of it. */
     public Optional<Neighbour> neighbour(String id) {
         return neighbours.stream().filter(n -> n.id().equals(id)).findFirst();
+    }
+
+    /** The neighbour that stays where it is when distances place the others; empty when there is none. */
+    public String datumId() {
+        return neighbour(measuredFrom).or(() -> neighbours.stream().filter(Neighbour::isMatter).findFirst()).map(Neighbour::id).orElse("");
+    }
+
+    /** A distance by its id; empty when there is none of it. */
+    public Optional<Distance> distance(String id) {
+        return distances.stream().filter(d -> d.id().equals(id)).findFirst();
     }
 
     /** All axes at home. */
@@ -124,7 +146,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(n);
         }
-        return new Surroundings(axes, groups, next, sites);
+        return new Surroundings(axes, groups, next, sites, distances, measuredFrom);
     }
 
     private static boolean holds(Bounds outer, Bounds inner) {
@@ -132,9 +154,10 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 && outer.max().x() >= inner.max().x() && outer.max().y() >= inner.max().y() && outer.max().z() >= inner.max().z();
     }
 
-    /** Without a neighbour. */
+    /** Without a neighbour and the distances read to it. */
     public Surroundings without(String neighbourId) {
-        return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites);
+        return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites,
+                distances.stream().filter(d -> !d.touches(neighbourId)).toList(), measuredFrom);
     }
 
     /**
@@ -155,7 +178,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Axis> next = new ArrayList<>(axes.stream().filter(o -> !o.name().equals(a.name())).toList());
         next.add(Math.min(next.size(), (int) axes.stream().takeWhile(o -> !o.name().equals(a.name())).count()), a);
-        return new Surroundings(next, groups, neighbours, sites);
+        return new Surroundings(next, groups, neighbours, sites, distances, measuredFrom);
     }
 
     /** @throws SpaceProblem when a group still rides on it */
@@ -164,7 +187,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (rider.isPresent()) {
             throw new SpaceProblem("“" + rider.get().name() + "” rides on " + name + "; take the axis out of that group first.");
         }
-        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites);
+        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites, distances, measuredFrom);
     }
 
     /**
@@ -184,7 +207,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Group> next = new ArrayList<>(groups.stream().filter(o -> !o.name().equals(g.name())).toList());
         next.add(Math.min(next.size(), (int) groups.stream().takeWhile(o -> !o.name().equals(g.name())).count()), g);
-        return new Surroundings(axes, next, neighbours, sites);
+        return new Surroundings(axes, next, neighbours, sites, distances, measuredFrom);
     }
 
     /** @throws SpaceProblem when a neighbour still moves with it */
@@ -197,7 +220,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (site.isPresent()) {
             throw new SpaceProblem("The site “" + site.get().name() + "” moves with “" + name + "”; give it another group first.");
         }
-        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites);
+        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites, distances, measuredFrom);
     }
 
     /**
@@ -222,11 +245,59 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(site);
         }
-        return new Surroundings(axes, groups, neighbours, next);
+        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom);
     }
 
     /** Without a site. */
     public Surroundings withoutSite(String siteId) {
-        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList());
+        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList(), distances, measuredFrom);
+    }
+
+    /** With the same neighbours in other places. */
+    public Surroundings withPlaced(List<Neighbour> placed) {
+        return new Surroundings(axes, groups, placed, sites, distances, measuredFrom);
+    }
+
+    /**
+     * With a distance put in, or changed when its id is known.
+     *
+     * @throws SpaceProblem when it ends at nothing, at one thing twice, or says nothing
+     */
+    public Surroundings with(Distance d) {
+        Neighbour a = neighbour(d.from().neighbourId()).orElseThrow(() -> gone());
+        Neighbour b = neighbour(d.to().neighbourId()).orElseThrow(() -> gone());
+        if (a.id().equals(b.id())) {
+            throw new SpaceProblem("Both ends lie on the " + a.name() + "; a distance is read from one thing to another. Its size is changed in its own fields.");
+        }
+        if (d.readings().stream().anyMatch(r -> !(Math.abs(r.value()) <= 1e5))) {
+            throw new SpaceProblem("A distance is a number of millimetres; the old one stays.");
+        }
+        for (String axis : d.pose().keySet()) {
+            if (axis(axis).isEmpty()) {
+                throw new SpaceProblem("This machine has no axis “" + axis + "”; say where its own axes stood.");
+            }
+        }
+        List<Distance> next = new ArrayList<>(distances);
+        int at = distances.stream().map(Distance::id).toList().indexOf(d.id());
+        if (at >= 0) {
+            next.set(at, d);
+        } else {
+            next.add(d);
+        }
+        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom);
+    }
+
+    private static SpaceProblem gone() {
+        return new SpaceProblem("What this distance was read to is not there any more. Undo brings it back.");
+    }
+
+    /** Without a distance. */
+    public Surroundings withoutDistance(String distanceId) {
+        return new Surroundings(axes, groups, neighbours, sites, distances.stream().filter(d -> !d.id().equals(distanceId)).toList(), measuredFrom);
+    }
+
+    /** With another neighbour from which all is measured. */
+    public Surroundings measuredFrom(String neighbourId) {
+        return new Surroundings(axes, groups, neighbours, sites, distances, neighbourId);
     }
 }

@@ -37,8 +37,8 @@ import tinperch.workshop.engine.FactEngine;
 public final class Desk implements AutoCloseable {
     /** Where the window is. */
     public sealed interface Place {
-        /** A machine's standing sheet. */
-        record AtMachine(String machineId) implements Place {}
+        /** A page of a machine. */
+        record AtMachine(String machineId, Page page) implements Place {}
 
         /** A station of an upgrade. */
         record AtUpgrade(String upgradeId, Station station) implements Place {}
@@ -68,6 +68,7 @@ public final class Desk implements AutoCloseable {
     private final ReadOnlyBooleanWrapper settled = new ReadOnlyBooleanWrapper(true);
     private Case looked;
     private Settle wanted;
+    private boolean closed;
 
     public Desk(Workshop workshop) {
         this.workshop = workshop;
@@ -85,7 +86,7 @@ public final class Desk implements AutoCloseable {
 
     private void goHome() {
         List<Machine> machines = workshop.state().machines();
-        place.set(machines.isEmpty() ? new Place.Nowhere() : new Place.AtMachine(machines.get(0).id()));
+        place.set(machines.isEmpty() ? new Place.Nowhere() : new Place.AtMachine(machines.get(0).id(), Page.SHEET));
     }
 
     /** The workshop that is open. */
@@ -186,9 +187,24 @@ public final class Desk implements AutoCloseable {
         return upgrade().flatMap(u -> state().machine(u.machineId()));
     }
 
-    /** Goes to a machine. */
+    /** Goes to a machine's sheet. */
     public void goTo(Machine machine) {
-        place.set(new Place.AtMachine(machine.id()));
+        goTo(machine, Page.SHEET);
+    }
+
+    /** Goes to a page of a machine. */
+    public void goTo(Machine machine, Page page) {
+        place.set(new Place.AtMachine(machine.id(), page));
+    }
+
+    /** Goes to another page of the machine looked at. */
+    public void goTo(Page page) {
+        machine().ifPresent(m -> goTo(m, page));
+    }
+
+    /** The page of the machine looked at; the sheet elsewhere. */
+    public Page page() {
+        return place.get() instanceof Place.AtMachine at ? at.page() : Page.SHEET;
     }
 
     /** Goes to a station of an upgrade. */
@@ -334,8 +350,14 @@ public final class Desk implements AutoCloseable {
         }
     }
 
+    /** Whether the workshop is closed: nothing may be asked of it any more. */
+    public boolean isClosed() {
+        return closed;
+    }
+
     @Override
     public void close() {
+        closed = true;
         engine.close();
         workshop.close();
     }

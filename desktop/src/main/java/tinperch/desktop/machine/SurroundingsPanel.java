@@ -6,19 +6,19 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.application.Platform;
-import javafx.geometry.VPos;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tinperch.check.Settle;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
+import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -36,7 +36,8 @@ import tinperch.solid.Vec3;
 import tinperch.workshop.background.Latest;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
-final class SurroundingsPanel extends Column implements View {
+final class SurroundingsPanel extends StackPane implements View {
+    private static final double BESIDE = 420;
     private static final long QUIET_MS = 160;
 
     private final Desk desk;
@@ -54,36 +55,40 @@ final class SurroundingsPanel extends Column implements View {
     private final NeighbourForm form = new NeighbourForm(this::machine, this::edit, () -> chosen = "");
     private final SitesPanel sites = new SitesPanel(this::edit, this::choose);
     private final AxesEditor axes = new AxesEditor(this::edit);
-    private final GridPane columns = new GridPane();
+    private final DistancesPanel distances;
+    private final HBox columns = new HBox(14);
     private final VBox start = new Column(8);
     private Surroundings shown;
     private String chosen = "";
 
     SurroundingsPanel(Desk desk, String machineId) {
-        super(10);
         this.desk = desk;
         this.machineId = machineId;
-        getStyleClass().add("panel");
+        getStyleClass().add("page");
+        setMinSize(0, 0);
+        setAlignment(Pos.TOP_LEFT);
         views = new SpaceViews(desk.theme(), this::choose);
         shelf = new ShapeShelf(desk, this::reshape);
         Button begin = Ui.id(Ui.button("Give it axes", "mdi2a-axis-arrow", () -> edit("axes of the machine",
                 s -> StartingFrames.of(machine()))), "space-begin");
         start.getChildren().addAll(Ui.text("Nothing is known yet of how it moves and what stands nearby. Begin with the axes such "
                 + "machines usually have, then add what sticks out: posts, the hot block, a switch one must reach.", "faint"), begin);
-        for (double share : new double[] {58, 42}) {
-            ColumnConstraints c = new ColumnConstraints();
-            c.setPercentWidth(share);
-            columns.getColumnConstraints().add(c);
-        }
-        columns.setHgap(24);
         table = new SceneTable(desk.theme(), this::choose);
         strips = new TravelStrips(desk.theme(), this::edit, this::move);
-        VBox left = new Column(6, views, new StillLabel(tightest, 1), strips, axes.folded());
-        VBox right = new Column(8, table.node(), Ui.label("Neighbours", "column"), list, form, sites);
-        columns.addRow(0, left, right);
-        GridPane.setValignment(left, VPos.TOP);
-        GridPane.setValignment(right, VPos.TOP);
-        getChildren().addAll(Ui.label("Surroundings and motion", "section"), columns);
+        distances = new DistancesPanel(this::edit, strips::pose);
+        VBox left = new VBox(6, views, new StillLabel(tightest, 1), strips);
+        VBox.setVgrow(views, Priority.ALWAYS);
+        left.getStyleClass().add("panel");
+        left.setMinSize(0, 0);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        Column right = new Column(10, table.node(), Ui.label("Neighbours", "column"), list, form, distances, sites, axes.folded());
+        right.getStyleClass().add("panel");
+        Scroller beside = new Scroller(right);
+        beside.setMinWidth(BESIDE);
+        beside.setPrefWidth(BESIDE);
+        columns.getChildren().addAll(left, beside);
+        start.getStyleClass().add("panel");
+        start.setMaxSize(640, USE_PREF_SIZE);
     }
 
     private Machine machine() {
@@ -106,13 +111,13 @@ final class SurroundingsPanel extends Column implements View {
         Map<String, Shape> made = shelf.of(machine());
         if (now == shown && made.equals(shapes)) {
             form.refresh(machine());
+            distances.refresh(machine());
             sites.refresh(machine());
             return;
         }
         shapes = made;
         shown = now;
-        getChildren().removeAll(columns, start);
-        getChildren().add(now.axes().isEmpty() ? start : columns);
+        getChildren().setAll(now.axes().isEmpty() ? start : columns);
         list.getChildren().clear();
         for (Neighbour n : now.neighbours()) {
             list.getChildren().add(row(n));
@@ -127,6 +132,7 @@ final class SurroundingsPanel extends Column implements View {
                 .flatMap(MeasuredPattern::of))));
         form.refresh(machine());
         take();
+        distances.refresh(machine());
     }
 
     /** A downloaded model has been unpacked. */
@@ -211,6 +217,7 @@ final class SurroundingsPanel extends Column implements View {
         chosen = id;
         form.take(shown.neighbours().stream().filter(n -> n.id().equals(id)).findFirst().orElse(null));
         views.show(shown, shapes, holes, strips.pose(), chosen);
+        distances.aim(id);
         table.light(id);
     }
 }

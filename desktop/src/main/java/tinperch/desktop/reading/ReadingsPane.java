@@ -40,22 +40,17 @@ public final class ReadingsPane extends BorderPane implements View {
     private final Button add = Ui.id(Ui.button("New sheet", "mdi2p-plus", () -> open("")), "new-sheet");
     private final Button remove = Ui.id(Ui.button("Remove sheet", null, this::remove), "remove-sheet");
     private final HBox naming;
-    private final boolean scrolls;
     private final Instruments instruments;
     private List<Object> seen;
     private String key;
     private String shownKind;
     private SheetSide shown;
 
-    /**
-     * @param entries the sheets that can be opened now
-     * @param scrolls whether the cells scroll by themselves; a page that scrolls as a whole lets them be as long as they are
-     */
-    public ReadingsPane(Desk desk, String machineId, Supplier<List<Entry>> entries, boolean scrolls) {
+    /** @param entries the sheets that can be opened now */
+    public ReadingsPane(Desk desk, String machineId, Supplier<List<Entry>> entries) {
         this.desk = desk;
         this.machineId = machineId;
         this.entries = entries;
-        this.scrolls = scrolls;
         instruments = new Instruments(desk.workshop());
         key = entries.get().stream().findFirst().map(Entry::key).orElse("");
         name = new CommitField("sheet-name", "", typed -> {
@@ -133,9 +128,6 @@ public final class ReadingsPane extends BorderPane implements View {
         }
         seen = now;
         tabs.getChildren().clear();
-        if (!scrolls) {
-            tabs.getChildren().add(Ui.whole(Ui.label("Readings", "section")));
-        }
         boolean ofMachine = all.isEmpty() || all.get(0).remove() != null;
         for (Entry e : all) {
             if (!ofMachine && e.remove() != null) {
@@ -171,7 +163,7 @@ public final class ReadingsPane extends BorderPane implements View {
             right.getChildren().setAll(shown.side());
             VBox.setVgrow(shown.side(), Priority.ALWAYS);
         }
-        List<Node> wanted = List.of(tabs, naming, scrolls ? scrolled(shown.cells()) : shown.cells());
+        List<Node> wanted = List.of(tabs, naming, scrolled(shown.cells()));
         // What is taken out of the window, be it to be put back, loses the keyboard.
         if (!left.getChildren().equals(wanted)) {
             left.getChildren().setAll(wanted);

@@ -19,9 +19,10 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 import tinperch.desktop.window.TinPerchApp;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
@@ -93,27 +94,19 @@ public final class Shots {
         detail("curlew-models", () -> scrollTo(find("#models")));
         detail("avocet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
         step("surroundings", () -> {
+            desk.goTo(Page.SURROUNDINGS);
             find("#travel-x").fireEvent(new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_PRESSED, "", "",
                     javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
-            Platform.runLater(() -> scrollTo(find("#space-views")));
         });
         step("readings", () -> {
+            desk.goTo(Page.READINGS);
             ((javafx.scene.control.ToggleButton) find("#sheet-avocet-fan")).fire();
-            Platform.runLater(() -> {
-                scrollTo(find("#readings"));
-                focus("#reading-inside");
-            });
+            Platform.runLater(() -> focus("#reading-inside"));
         });
         detail("readings-chip", () -> ((Button) find("#chip-inside-0")).fire());
-        detail("readings-push", () -> {
-            ((javafx.scene.control.ToggleButton) find("#sheet-avocet-sway")).fire();
-            Platform.runLater(() -> scrollTo(find("#readings")));
-        });
-        detail("readings-new", () -> {
-            ((Button) find("#new-sheet")).fire();
-            Platform.runLater(() -> scrollTo(find("#readings")));
-        });
-        step("models", () -> scrollTo(find("#models")));
+        detail("readings-push", () -> ((javafx.scene.control.ToggleButton) find("#sheet-avocet-sway")).fire());
+        detail("readings-new", () -> ((Button) find("#new-sheet")).fire());
+        step("models", () -> desk.goTo(Page.MODELS));
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));
@@ -198,7 +191,7 @@ public final class Shots {
 
     /** A machine's sheet is made over several frames. */
     private static boolean complete(Node root) {
-        return root.lookupAll(".scroll-pane").stream().noneMatch(n -> n instanceof StandingSheet s && s.isVisible() && !s.isComplete());
+        return root.lookupAll(".machine-view").stream().noneMatch(n -> n instanceof MachineView s && s.isVisible() && !s.isComplete());
     }
 
     private static void scrollTo(Node n) {

@@ -30,7 +30,7 @@ final class MeasureStation extends VBox implements View {
         this.desk = desk;
         this.upgradeId = upgradeId;
         getStyleClass().add("page");
-        pane = new ReadingsPane(desk, upgrade().machineId(), this::entries, true);
+        pane = new ReadingsPane(desk, upgrade().machineId(), this::entries);
         roles = new RolesPane(desk, upgradeId, sheetId -> pane.openSheet(key(sheetId)));
         VBox.setVgrow(pane, Priority.ALWAYS);
         getChildren().addAll(roles, pane);

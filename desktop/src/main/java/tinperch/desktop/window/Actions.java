@@ -6,6 +6,7 @@ import java.util.Optional;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
@@ -33,6 +34,10 @@ public final class Actions {
         for (Station s : Station.values()) {
             all.add(Action.of("station-" + s.name().toLowerCase(java.util.Locale.ROOT), "Go to station " + s.title(),
                     "F" + (s.ordinal() + 1), () -> desk.upgrade().isPresent(), () -> desk.goTo(s)));
+        }
+        for (Page p : Page.values()) {
+            all.add(Action.of("page-" + p.name().toLowerCase(java.util.Locale.ROOT), "Go to page " + p.title(), "F" + (p.ordinal() + 1),
+                    () -> desk.place() instanceof Desk.Place.AtMachine, () -> desk.goTo(p)));
         }
         all.add(Action.of("machine", "Go to the machine's standing sheet", "Shortcut+Home",
                 () -> desk.machine().isPresent(), () -> desk.machine().ifPresent(desk::goTo)));

@@ -17,6 +17,7 @@ import javafx.scene.layout.VBox;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.action.Finder;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
@@ -89,11 +90,12 @@ final class AppWindow extends BorderPane {
                     if (isUndo && isTyping(scene.getFocusOwner())) {
                         return;
                     }
+                    e.consume();
+                    // Stations and pages have the same keys; one of them is possible.
                     if (a.possible().getAsBoolean()) {
                         a.run().run();
+                        return;
                     }
-                    e.consume();
-                    return;
                 }
             }
         });
@@ -138,7 +140,7 @@ final class AppWindow extends BorderPane {
         showNotice();
         Desk.Place place = desk.place();
         trail.setText(trailText(place));
-        Object key = place instanceof Desk.Place.AtUpgrade at ? at.upgradeId() : place;
+        Object key = place instanceof Desk.Place.AtUpgrade at ? at.upgradeId() : place instanceof Desk.Place.AtMachine m ? List.of(m.machineId()) : place;
         if (!key.equals(viewKey)) {
             viewKey = key;
             if (view instanceof View old) {
@@ -154,7 +156,7 @@ final class AppWindow extends BorderPane {
 
     private Node viewOf(Desk.Place place) {
         if (place instanceof Desk.Place.AtMachine m) {
-            return places.sheet(m.machineId());
+            return places.machine(m.machineId());
         }
         if (place instanceof Desk.Place.AtUpgrade u) {
             return new UpgradeView(desk, u.upgradeId());
@@ -170,7 +172,7 @@ final class AppWindow extends BorderPane {
         if (place instanceof Desk.Place.AtUpgrade) {
             return machine + "  ›  " + desk.upgrade().map(u -> u.name()).orElse("");
         }
-        return place instanceof Desk.Place.AtMachine ? machine : place instanceof Desk.Place.AtDrawer ? "Screw drawer" : "";
+        return place instanceof Desk.Place.AtMachine at ? machine + (at.page() == Page.SHEET ? "" : "  ›  " + at.page().title()) : place instanceof Desk.Place.AtDrawer ? "Screw drawer" : "";
     }
 
     private void showUndo() {

@@ -8,20 +8,20 @@ import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
-import tinperch.desktop.machine.StandingSheet;
+import tinperch.desktop.machine.MachineView;
 
 /**
- * The place one is at, and the machines' sheets one was at lately: those stay in the window, put away, so that coming back
- * to one is quick. One more sheet lies ready, made while nothing else happens, for a machine that was not looked at yet.
+ * The place one is at, and the machines one was at lately: those stay in the window, put away, so that coming back
+ * to one is quick. One more view lies ready, made while nothing else happens, for a machine that was not looked at yet.
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
     private static final Duration REST = Duration.millis(300);
 
     private final Desk desk;
-    private final Map<String, StandingSheet> kept = new LinkedHashMap<>(16, 0.75f, true);
+    private final Map<String, MachineView> kept = new LinkedHashMap<>(16, 0.75f, true);
     private final PauseTransition resting = new PauseTransition(REST);
-    private StandingSheet spare;
+    private MachineView spare;
 
     Places(Desk desk) {
         this.desk = desk;
@@ -30,21 +30,21 @@ final class Places extends StackPane {
         resting.play();
     }
 
-    /** The sheet of a machine, made when it is not there any more. */
-    StandingSheet sheet(String machineId) {
-        StandingSheet sheet = kept.get(machineId);
-        if (sheet == null) {
-            sheet = spare != null ? spare : new StandingSheet(desk);
+    /** The view of a machine, made when it is not there any more. */
+    MachineView machine(String machineId) {
+        MachineView view = kept.get(machineId);
+        if (view == null) {
+            view = spare != null ? spare : new MachineView(desk);
             spare = null;
-            sheet.aim(machineId);
-            kept.put(machineId, sheet);
+            view.aim(machineId);
+            kept.put(machineId, view);
         }
         if (kept.size() > MOST) {
             String oldest = kept.keySet().iterator().next();
             getChildren().remove(kept.remove(oldest));
         }
         resting.playFromStart();
-        return sheet;
+        return view;
     }
 
     void show(Node view) {
@@ -59,14 +59,14 @@ final class Places extends StackPane {
     }
 
     private void makeReady() {
-        if (spare != null || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
+        if (spare != null || desk.isClosed() || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
             return;
         }
         if (kept.values().stream().anyMatch(s -> s.isVisible() && !s.isComplete())) {
             resting.playFromStart();
             return;
         }
-        spare = new StandingSheet(desk);
+        spare = new MachineView(desk);
         getChildren().add(0, spare);
         spare.applyCss();
         spare.resize(getWidth(), getHeight());

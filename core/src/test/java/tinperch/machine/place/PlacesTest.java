@@ -1,0 +1,178 @@
+package tinperch.machine.place;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertSame;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.testng.annotations.Test;
+import tinperch.machine.space.Along;
+import tinperch.machine.space.Axis;
+import tinperch.machine.space.Distance;
+import tinperch.machine.space.End;
+import tinperch.machine.space.Group;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.SpaceProblem;
+import tinperch.machine.space.Surroundings;
+import tinperch.measure.Reading;
+import tinperch.solid.Vec3;
+
+/** Places from distances read face to face; the least squares themselves are checked in AdjustmentTest. */
+public class PlacesTest {
+    private static final Axis Z = new Axis("z", Vec3.Z, 0, 200, false, 1);
+
+    private static Neighbour box(String id, String group, double x, double y, double z, double sx, double sy, double sz) {
+        return new Neighbour(id, id, group, Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(x, y, z), new Vec3(sx, sy, sz), "z", 2, 0);
+    }
+
+    private static Distance read(String id, Along along, String from, End.Where a, String to, End.Where b, double... mm) {
+        List<Reading> readings = new ArrayList<>();
+        for (double v : mm) {
+            readings.add(new Reading(v, Instant.EPOCH, "calipers"));
+        }
+        return new Distance(id, along, new End(from, a), new End(to, b), readings, 0, Map.of(), "");
+    }
+
+    private static Surroundings bench(Neighbour... all) {
+        Surroundings s = new Surroundings(List.of(Z), List.of(new Group("head", List.of("z"))), List.of());
+        for (Neighbour n : all) {
+            s = s.with(n);
+        }
+        return s;
+    }
+
+    private static Surroundings start() {
+        return bench(box("bed", "", 0, 0, -4, 200, 200, 4), box("block", "head", 90, 90, 30, 20, 16, 12), box("shroud", "head", 60, 80, 50, 30, 40, 30));
+    }
+
+    @Test
+    public void aBlockIsPutWhereItWasReadAboveTheBedWithTheAxisWhereItStood() {
+        Distance d = new Distance("d1", Along.Z, new End("bed", End.Where.HIGH), new End("block", End.Where.LOW),
+                List.of(new Reading(8.2, Instant.EPOCH, "calipers")), 0, Map.of("z", 5.0), "");
+        Surroundings s = Places.of(start().with(d), End.Holes.NONE).settled();
+        // Bed's top at 0; the head stood 5 mm up: with the axis at zero the block's underside is at 3.2.
+        assertEquals(s.neighbour("block").orElseThrow().corner().z(), 3.2, 1e-9);
+        assertEquals(s.neighbour("block").orElseThrow().corner().x(), 90.0, "nothing was read along x");
+        Places p = Places.of(s, End.Holes.NONE);
+        assertEquals(p.of("block", Along.Z).how(), Place.How.MEASURED);
+        assertEquals(p.of("block", Along.Z).halfWidthMm(), 0.03, 1e-9, "one reading of calipers: ±0.03 (common practice)");
+        assertEquals(p.of("block", Along.X).how(), Place.How.USUAL);
+        assertEquals(p.of("bed", Along.Z).how(), Place.How.DATUM);
+        assertSame(p.settled(), s, "what is settled stays as it is");
+    }
+
+    /** By hand: block from bed 10.00, shroud from block's top 5.00, shroud from bed 27.06, all ±0.03: the loop misses by 0.06, each takes a third. */
+    @Test
+    public void aRedundantReadingSharesWhatTheLoopMissesBy() {
+        Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10.00))
+                .with(read("b", Along.Z, "block", End.Where.HIGH, "shroud", End.Where.LOW, 5.00))
+                .with(read("c", Along.Z, "bed", End.Where.HIGH, "shroud", End.Where.LOW, 27.06));
+        Places p = Places.of(s, End.Holes.NONE);
+        assertEquals(p.of("block", Along.Z).mm(), 10.02, 1e-9);
+        assertEquals(p.of("shroud", Along.Z).mm(), 27.04, 1e-9);
+        assertTrue(p.doubts().isEmpty());
+        // Two thirds of the variance of one reading remain.
+        assertEquals(p.of("block", Along.Z).halfWidthMm(), 0.03 * Math.sqrt(2.0 / 3), 1e-9);
+    }
+
+    @Test
+    public void theReadingThatDisagreesIsNamedAndSwappedEndsAreSeen() {
+        Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10.00))
+                .with(read("a2", Along.Z, "bed", End.Where.HIGH, "block", End.Where.MIDDLE, 16.01))
+                .with(read("a3", Along.Z, "bed", End.Where.LOW, "block", End.Where.HIGH, 26.00));
+        assertTrue(Places.of(s, End.Holes.NONE).doubts().isEmpty());
+        Doubt wrong = Places.of(s.with(read("b", Along.Z, "bed", End.Where.HIGH, "block", End.Where.HIGH, 23.0)), End.Holes.NONE).doubts().get(0);
+        assertEquals(wrong.distances().stream().map(Distance::id).toList(), List.of("b"));
+        assertEquals(wrong.byMm(), 1.0, 0.02, "the others say 22.0");
+        assertFalse(wrong.swapped());
+        assertTrue(wrong.words(Distance::id).startsWith("“b” disagrees with the other readings by 1"), wrong.words(Distance::id));
+        Doubt turned = Places.of(s.with(read("b", Along.Z, "block", End.Where.HIGH, "bed", End.Where.HIGH, 22.0)), End.Holes.NONE).doubts().get(0);
+        assertEquals(turned.distances().get(0).id(), "b");
+        assertTrue(turned.swapped());
+    }
+
+    @Test
+    public void inASingleLoopNobodyCanSayWhichIsWrong() {
+        Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10.00))
+                .with(read("b", Along.Z, "block", End.Where.HIGH, "shroud", End.Where.LOW, 5.00))
+                .with(read("c", Along.Z, "bed", End.Where.HIGH, "shroud", End.Where.LOW, 29));
+        Doubt d = Places.of(s, End.Holes.NONE).doubts().get(0);
+        assertEquals(d.distances().size(), 3);
+        assertEquals(d.byMm(), 2, 1e-6);
+        assertTrue(d.words(Distance::id).startsWith("These cannot all be true"), d.words(Distance::id));
+    }
+
+    @Test
+    public void whatHangsOnNothingIsSaidWithTheReadingThatSettlesMost() {
+        Surroundings s = start().with(box("fan", "head", 150, 80, 60, 10, 40, 40)).with(read("x1", Along.X, "shroud", End.Where.HIGH, "block", End.Where.LOW, 3.5))
+                .with(read("x2", Along.X, "block", End.Where.HIGH, "fan", End.Where.LOW, 12));
+        Places p = Places.of(s, End.Holes.NONE);
+        assertEquals(p.of("block", Along.X).how(), Place.How.LOOSE);
+        assertTrue(Double.isNaN(p.of("shroud", Along.X).halfWidthMm()));
+        assertFalse(p.of("fan", Along.X).isKnown());
+        assertEquals(p.of("fan", Along.X).mm() - p.of("block", Along.X).mm(), 32, 1e-9, "among each other they are where they were read");
+        assertEquals(p.of("block", Along.X).mm(), 90, 1e-9, "the first of them stays");
+        Places.Next next = p.next().orElseThrow();
+        assertEquals(next.along(), Along.X);
+        assertEquals(next.settles(), 3);
+        Surroundings tied = s.with(read("x0", Along.X, "bed", End.Where.LOW, next.neighbourId(), End.Where.LOW, 88));
+        assertTrue(Places.of(tied, End.Holes.NONE).of("fan", Along.X).isKnown());
+    }
+
+    @Test
+    public void anotherThingMayBeWhatAllIsMeasuredFrom() {
+        Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10)).measuredFrom("block");
+        Places p = Places.of(s, End.Holes.NONE);
+        assertEquals(p.of("block", Along.Z).how(), Place.How.DATUM);
+        assertEquals(p.of("bed", Along.Z).mm(), 30 - 10 - 4, 1e-9);
+    }
+
+    /** JCGM 101:2008: intervals of places by throwing dice. */
+    @Test
+    public void theIntervalOfAPlaceHoldsItNineteenTimesInTwenty() {
+        Random r = new Random(8);
+        int inside = 0;
+        for (int i = 0; i < 3000; i++) {
+            double sigma = 0.03 / 1.96;
+            Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10 + sigma * r.nextGaussian()))
+                    .with(read("b", Along.Z, "block", End.Where.HIGH, "shroud", End.Where.LOW, 5 + sigma * r.nextGaussian()))
+                    .with(read("c", Along.Z, "bed", End.Where.HIGH, "shroud", End.Where.LOW, 27 + sigma * r.nextGaussian()));
+            Place p = Places.of(s, End.Holes.NONE).of("shroud", Along.Z);
+            inside += Math.abs(p.mm() - 27) < p.halfWidthMm() ? 1 : 0;
+        }
+        assertEquals(inside / 3000.0, 0.95, 0.013);
+    }
+
+    @Test
+    public void readingsThatCannotBeAreRefusedAndWhatIsGoneTakesItsReadingsAlong() {
+        Surroundings s = start().with(read("a", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW, 10));
+        assertTrue(expectThrows(SpaceProblem.class, () -> s.with(read("b", Along.Z, "bed", End.Where.LOW, "bed", End.Where.HIGH, 4))).getMessage().contains("bed"));
+        expectThrows(SpaceProblem.class, () -> s.with(read("b", Along.Z, "bed", End.Where.LOW, "lamp", End.Where.HIGH, 4)));
+        expectThrows(SpaceProblem.class, () -> s.with(read("b", Along.Z, "bed", End.Where.LOW, "block", End.Where.HIGH, Double.NaN)));
+        expectThrows(SpaceProblem.class, () -> s.with(new Distance("b", Along.Z, new End("bed", End.Where.LOW), new End("block", End.Where.LOW), List.of(), 0,
+                Map.of("q", 1.0), "")));
+        assertTrue(s.without("block").distances().isEmpty());
+        // A hand-written file may hold what no edit makes: it is passed over.
+        Surroundings odd = new Surroundings(s.axes(), s.groups(), s.neighbours(), s.sites(), List.of(read("b", Along.Z, "bed", End.Where.LOW, "bed", End.Where.HIGH, 4),
+                read("c", Along.Z, "bed", End.Where.LOW, "lamp", End.Where.LOW, 4), read("d", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW)), "nobody");
+        assertEquals(Places.of(odd, End.Holes.NONE).of("block", Along.Z).how(), Place.How.USUAL);
+        Reading out = new Reading(10, Instant.EPOCH, "calipers").leftOut(true);
+        Surroundings left = s.with(s.distance("a").orElseThrow().with(List.of(out)));
+        assertEquals(Places.of(left, End.Holes.NONE).of("block", Along.Z).how(), Place.How.USUAL, "a reading left out says nothing");
+    }
+
+    @Test
+    public void aHoleOfAPlateMayBeAnEnd() {
+        Surroundings s = start();
+        Distance d = new Distance("h", Along.X, new End("bed", End.Where.LOW), new End("shroud", End.Where.HOLE, "A"), List.of(new Reading(70, Instant.EPOCH, "calipers")), 0, Map.of(), "");
+        End.Holes holes = (n, hole) -> n.id().equals("shroud") && hole.equals("A") ? java.util.Optional.of(new Vec3(4, 5, 0)) : java.util.Optional.empty();
+        assertEquals(Places.of(s.with(d), holes).of("shroud", Along.X).mm(), 66, 1e-9);
+        assertEquals(Places.of(s.with(d), End.Holes.NONE).of("shroud", Along.X).how(), Place.How.USUAL, "a hole nobody has read places nothing");
+    }
+}
