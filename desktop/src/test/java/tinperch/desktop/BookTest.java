@@ -55,6 +55,7 @@ public class BookTest extends WindowTest {
         assertEquals(fan.replaces().orElseThrow(), "fan-1", "the fan there was is taken off the same day");
         assertEquals(text("machine-due-turnstone"), "1 due");
         // Without a result it stays due; with one it goes; undo brings it back.
+        click("page-sheet");
         press("due-done-heater");
         assertTrue(text("due-complaint-heater").contains("Write down what came out"), text("due-complaint-heater"));
         type("due-result-heater", "P 18.2 I 1.1 D 71");

@@ -129,7 +129,9 @@ public class MachineRecordTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertTrue(machine("turnstone").book().at(LocalDate.now(), id).components().stream().anyMatch(c ->
                 c.name().equals("Axial fan 30×10") && c.loadout().equals(id)));
+        click("page-sheet");
         need("due-heater-" + id);
+        click("page-book");
         press("add-loadout");
         type("loadout-name", " ");
         assertTrue(text("notice-text").contains("A loadout needs a name"), text("notice-text"));
@@ -156,7 +158,8 @@ public class MachineRecordTest extends WindowTest {
     @Test
     public void axesHomeWhereTheyAreToldAndGroupsRideOnThem() throws Exception {
         click("machine-ruff");
-        press("axes-open");
+        click("page-surroundings");
+        click("side-axes");
         choose("axis-x-home", "upper end");
         Surroundings s = machine("ruff").surroundings();
         assertTrue(s.axis("x").orElseThrow().homeAtTop());

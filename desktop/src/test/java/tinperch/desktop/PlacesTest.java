@@ -125,6 +125,7 @@ public class PlacesTest extends WindowTest {
     @Test(dataProvider = "turns")
     public void aTurnedMachineIsNeverCutOff(int left, int down) throws Exception {
         click("machine-curlew");
+        click("page-surroundings");
         waitFor(() -> turntable() != null && picture() != null, "no turntable");
         Turntable t = turntable();
         onFx(() -> {

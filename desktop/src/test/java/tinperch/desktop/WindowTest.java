@@ -17,6 +17,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
@@ -156,7 +157,13 @@ public abstract class WindowTest {
         if (page != null) {
             desk.goTo(page);
         }
-        return find(id) != null;
+        Node found = find(id);
+        for (Node n = found; n != null; n = n.getParent()) {
+            if (n.getProperties().get("tab") instanceof ToggleButton tab && !n.isVisible()) {
+                tab.fire();
+            }
+        }
+        return found != null;
     }
 
     protected Node need(String id) {

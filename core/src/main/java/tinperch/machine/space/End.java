@@ -41,8 +41,8 @@ public record End(String neighbourId, Where where, String hole) {
         };
     }
 
-    /** "underside of the hot block". */
+    /** "hot block, underside". */
     public String words(Along along, String name) {
-        return (where == Where.HOLE ? "hole " + hole : along.word(where)) + " of the " + name;
+        return name + ", " + (where == Where.HOLE ? "hole " + hole : along.word(where));
     }
 }

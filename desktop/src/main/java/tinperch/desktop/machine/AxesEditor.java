@@ -5,14 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
@@ -115,19 +111,5 @@ final class AxesEditor extends Column {
             }
         });
         return box;
-    }
-
-    /** Folded to a button until wanted. */
-    Node folded() {
-        Button fold = Ui.id(Ui.button("Axes, homing and groups", "mdi2a-axis-arrow", null), "axes-open");
-        HBox line = new HBox(fold);
-        line.setAlignment(Pos.CENTER_LEFT);
-        VBox all = new Column(6, line);
-        fold.setOnAction(e -> {
-            if (!all.getChildren().remove(this)) {
-                all.getChildren().add(this);
-            }
-        });
-        return all;
     }
 }

@@ -65,7 +65,7 @@ final class DistancesPanel extends Column {
         from.onAlong(to::follow);
         HBox line = new HBox(6, Ui.label("is", "faint"), reading, put, remove);
         line.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(Ui.label("Distances, face to face", "column"), known, doubts, list, new HBox(6, Ui.whole(Ui.label("from", "faint")), from),
+        getChildren().addAll(known, doubts, list, new HBox(6, Ui.whole(Ui.label("from", "faint")), from),
                 new HBox(6, Ui.whole(Ui.label("to", "faint")), to), line, complaint);
         complain("");
     }
@@ -73,11 +73,6 @@ final class DistancesPanel extends Column {
     void refresh(Machine m) {
         machine = m;
         Surroundings s = m.surroundings();
-        setVisible(s.neighbours().size() > 1);
-        setManaged(isVisible());
-        if (!isVisible()) {
-            return;
-        }
         Places places = m.places();
         known.setText(said(s, places));
         doubts.getChildren().setAll(places.doubts().stream().map(this::doubt).toList());
@@ -99,6 +94,9 @@ final class DistancesPanel extends Column {
     }
 
     private static String said(Surroundings s, Places places) {
+        if (s.neighbours().size() < 2) {
+            return "A distance goes from one thing to another: put two things in first.";
+        }
         String datum = s.neighbour(s.datumId()).map(Neighbour::name).orElse("");
         String from = "All is measured from the " + datum + ", which stays. ";
         return from + places.next().map(n -> "Next, read to the " + s.neighbour(n.neighbourId()).orElseThrow().name() + " along " + n.along().name().toLowerCase(java.util.Locale.ROOT)
@@ -112,15 +110,15 @@ final class DistancesPanel extends Column {
     }
 
     private String words(Distance d) {
-        return words(d.to(), d.along()) + " from " + words(d.from(), d.along());
+        return words(d.from(), d.along()) + " – " + words(d.to(), d.along());
     }
 
     private String words(End e, Along along) {
-        return e.words(along, machine.surroundings().neighbour(e.neighbourId()).map(Neighbour::name).orElse("thing that is gone"));
+        return e.words(along, machine.surroundings().neighbour(e.neighbourId()).map(Neighbour::name).orElse("what is gone"));
     }
 
     private Button row(Distance d) {
-        Label what = Ui.label(words(d.to(), d.along()) + " over " + words(d.from(), d.along()));
+        Label what = Ui.label(words(d));
         what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
         Label mm = Ui.whole(Ui.label(d.spread().map(s -> Quantity.plain(s.mean(), Unit.MM) + " ± " + Quantity.plain(s.halfWidth(), Unit.MM) + (s.count() > 1 ? " (" + s.count() + ")" : ""))

@@ -32,7 +32,7 @@ public final class MachineView extends VBox implements View {
     private final StandingSheet sheet;
     private final Map<Page, Node> pages = new EnumMap<>(Page.class);
     private final Deque<Page> later = new ArrayDeque<>();
-    private final PauseTransition next = new PauseTransition(Duration.millis(120));
+    private final PauseTransition next = new PauseTransition(Duration.millis(40));
     private SurroundingsPanel space;
     private ModelsPanel models;
 

@@ -3,7 +3,10 @@ package tinperch.desktop.machine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -20,10 +23,14 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 
-/** What stands around a machine's axes in plan, from the front and from the right, to one scale, with the axes as they are. */
+/**
+ * What stands around a machine's axes in plan, from the front and from the right, to one scale and in line with each other, with the axes
+ * as they are. The wheel brings a place nearer in all of them, dragging moves what is seen, a double click shows all again.
+ */
 final class SpaceViews extends Drawing {
     private static final double GAP = 26;
     private static final double PAD = 12;
+    private static final double NEAREST_MM = 8;
 
     private final Consumer<String> picked;
     private Surroundings space = Surroundings.NONE;
@@ -31,7 +38,10 @@ final class SpaceViews extends Drawing {
     private String chosen = "";
     private Map<String, Shape> shapes = Map.of();
     private Map<String, List<Vec3>> holes = Map.of();
+    private Bounds whole;
     private Bounds reach;
+    private double[] held;
+    private Consumer<Rectangle2D> corner;
     private double scale;
 
     /** One of the views: which axes of space go right and up, and where its zero is on the canvas. */
@@ -55,6 +65,18 @@ final class SpaceViews extends Drawing {
             double h = b.size().dot(up) * scale;
             return new double[] {x0, y1 - h, w, h};
         }
+
+        boolean holds(double px, double py) {
+            return px >= x && px <= x + reach.size().dot(right) * scale && py <= y && py >= y - reach.size().dot(up) * scale;
+        }
+
+        /** The place drawn at a point; what the view does not show is as in the middle. */
+        Vec3 at(double px, double py) {
+            Vec3 middle = reach.centre();
+            double across = reach.min().dot(right) + (px - x) / scale;
+            double high = reach.min().dot(up) + (y - py) / scale;
+            return middle.plus(right.times(across - middle.dot(right))).plus(up.times(high - middle.dot(up)));
+        }
     }
 
     private final View plan = new View(Vec3.X, Vec3.Y, "plan");
@@ -68,18 +90,30 @@ final class SpaceViews extends Drawing {
         Ui.id(this, "space-views");
         setMinSize(0, 300);
         setPrefSize(560, 500);
-        setOnMouseClicked(e -> pick(e.getX(), e.getY()));
+        setOnMouseClicked(e -> {
+            if (e.getClickCount() == 2) {
+                fit();
+            } else if (e.isStillSincePress()) {
+                pick(e.getX(), e.getY());
+            }
+        });
+        setOnScroll(e -> nearer(Math.pow(1.0015, -e.getDeltaY()), e.getX(), e.getY()));
+        setOnMousePressed(e -> held = new double[] {e.getX(), e.getY()});
+        setOnMouseDragged(e -> drag(e.getX(), e.getY()));
     }
 
     void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
             String chosenId) {
-        show(next, shapesOf, holesOf, at, chosenId, next == space ? reach : next.reach().orElse(null));
+        show(next, shapesOf, holesOf, at, chosenId, next == space ? whole : next.reach().orElse(null));
     }
 
     /** The same with only a part of space in view. */
     void show(Surroundings next, Map<String, Shape> shapesOf, Map<String, List<Vec3>> holesOf, Map<String, Double> at,
             String chosenId, Bounds inView) {
-        reach = inView;
+        if (whole == null || inView == null || reach.equals(whole)) {
+            reach = inView;
+        }
+        whole = inView;
         space = next;
         shapes = shapesOf;
         holes = holesOf;
@@ -96,13 +130,16 @@ final class SpaceViews extends Drawing {
         Vec3 s = reach.size();
         scale = Math.min((w - 2 * PAD - GAP) / (s.x() + s.y()),
                 (h - 2 * PAD - 2 * GAP) / (s.y() + s.z()));
-        double left = PAD + Math.max(0, (w - 2 * PAD - GAP - (s.x() + s.y()) * scale) / 2);
+        double left = PAD + (corner != null ? 0 : Math.max(0, (w - 2 * PAD - GAP - (s.x() + s.y()) * scale) / 2));
         plan.x = left;
         plan.y = PAD + GAP / 2 + s.y() * scale;
         front.x = left;
         front.y = plan.y + GAP + s.z() * scale;
         side.x = left + s.x() * scale + GAP;
         side.y = front.y;
+        if (corner != null) {
+            corner.accept(new Rectangle2D(side.x, PAD, Math.max(0, w - PAD - side.x), Math.max(0, plan.y - PAD)));
+        }
         for (View v : new View[] {plan, front, side}) {
             g.setFont(Font.font("Lato", 11));
             g.setTextAlign(TextAlignment.LEFT);
@@ -191,6 +228,61 @@ final class SpaceViews extends Drawing {
             g.setTextBaseline(VPos.CENTER);
             g.setFill(p.inkColour());
             g.fillText(n.name(), x, y);
+        }
+    }
+
+    /** Shows all again. */
+    void fit() {
+        reach = whole;
+        draw();
+    }
+
+    /** Shows a place as near as it goes. */
+    void closeUp(Bounds of) {
+        if (whole != null) {
+            double share = 1.3 * Math.max(of.size().x() / whole.size().x(), Math.max(of.size().y() / whole.size().y(), of.size().z() / whole.size().z()));
+            look(of.centre(), Math.min(1, Math.max(share, NEAREST_MM / largest(whole))));
+        }
+    }
+
+    /** Told where nothing is drawn: right of the plan, above the view from the right. */
+    void onCorner(Consumer<Rectangle2D> free) {
+        corner = free;
+    }
+
+    private static double largest(Bounds b) {
+        return Math.max(b.size().x(), Math.max(b.size().y(), b.size().z()));
+    }
+
+    private Optional<View> viewAt(double px, double py) {
+        return reach == null ? Optional.empty() : Stream.of(plan, front, side).filter(v -> v.holds(px, py)).findFirst();
+    }
+
+    /** Brings the place under the mouse nearer, where it stays. */
+    private void nearer(double factor, double px, double py) {
+        viewAt(px, py).ifPresent(v -> {
+            double share = largest(reach) * factor / largest(whole);
+            double by = Math.max(NEAREST_MM / largest(whole), Math.min(1, share)) * largest(whole) / largest(reach);
+            Vec3 at = v.at(px, py);
+            reach = share >= 1 ? whole : new Bounds(at.plus(reach.min().minus(at).times(by)), at.plus(reach.max().minus(at).times(by)));
+            draw();
+        });
+    }
+
+    private void look(Vec3 middle, double share) {
+        Vec3 half = whole.size().times(share / 2);
+        reach = share >= 1 ? whole : new Bounds(middle.minus(half), middle.plus(half));
+        draw();
+    }
+
+    private void drag(double px, double py) {
+        if (held != null && reach != null && !reach.equals(whole)) {
+            viewAt(held[0], held[1]).ifPresent(v -> {
+                Vec3 by = v.right.times((held[0] - px) / scale).plus(v.up.times((py - held[1]) / scale));
+                reach = new Bounds(reach.min().plus(by), reach.max().plus(by));
+                draw();
+            });
+            held = new double[] {px, py};
         }
     }
 

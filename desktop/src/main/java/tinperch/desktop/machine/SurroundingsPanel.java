@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -32,6 +33,7 @@ import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 import tinperch.workshop.background.Latest;
 
@@ -56,6 +58,8 @@ final class SurroundingsPanel extends StackPane implements View {
     private final SitesPanel sites = new SitesPanel(this::edit, this::choose);
     private final AxesEditor axes = new AxesEditor(this::edit);
     private final DistancesPanel distances;
+    private final SideTabs side = new SideTabs();
+    private final Column things;
     private final HBox columns = new HBox(14);
     private final VBox start = new Column(8);
     private Surroundings shown;
@@ -76,14 +80,34 @@ final class SurroundingsPanel extends StackPane implements View {
         table = new SceneTable(desk.theme(), this::choose);
         strips = new TravelStrips(desk.theme(), this::edit, this::move);
         distances = new DistancesPanel(this::edit, strips::pose);
-        VBox left = new VBox(6, views, new StillLabel(tightest, 1), strips);
-        VBox.setVgrow(views, Priority.ALWAYS);
+        // The turntable stands where the three views leave room.
+        Pane drawn = new Pane(views, table.node());
+        drawn.setMinSize(0, 200);
+        views.onCorner(free -> table.node().resizeRelocate(free.getMinX(), free.getMinY(), free.getWidth(), free.getHeight()));
+        views.prefWidthProperty().bind(drawn.widthProperty());
+        views.prefHeightProperty().bind(drawn.heightProperty());
+        table.node().setManaged(false);
+        Button all = Ui.id(Ui.button("Show all", null, views::fit), "space-fit");
+        Button near = Ui.id(Ui.button("Close-up", null, this::closeUp), "space-near");
+        Ui.tip(all, "Everything at both ends of its travel (double click)");
+        Ui.tip(near, "What was clicked on, and what moves with it (the wheel brings any place nearer)");
+        StillLabel said = new StillLabel(tightest, 1);
+        HBox.setHgrow(said, Priority.ALWAYS);
+        HBox tools = new HBox(8, said, Ui.whole(near), Ui.whole(all));
+        tools.setAlignment(Pos.CENTER_LEFT);
+        VBox left = new VBox(6, drawn, tools, strips);
+        VBox.setVgrow(drawn, Priority.ALWAYS);
         left.getStyleClass().add("panel");
         left.setMinSize(0, 0);
         HBox.setHgrow(left, Priority.ALWAYS);
-        Column right = new Column(10, table.node(), Ui.label("Neighbours", "column"), list, form, distances, sites, axes.folded());
-        right.getStyleClass().add("panel");
-        Scroller beside = new Scroller(right);
+        things = new Column(8, list, form);
+        side.add("side-things", "Things", things);
+        side.add("side-distances", "Distances", distances);
+        side.add("side-sites", "Sites", sites);
+        side.add("side-axes", "Axes and groups", axes);
+        side.getStyleClass().add("panel");
+        Scroller beside = new Scroller(side);
+        beside.setFitToHeight(true);
         beside.setMinWidth(BESIDE);
         beside.setPrefWidth(BESIDE);
         columns.getChildren().addAll(left, beside);
@@ -173,6 +197,17 @@ final class SurroundingsPanel extends StackPane implements View {
         }
     }
 
+    /** Brings what is chosen near, or all that moves with it. */
+    private void closeUp() {
+        Optional<Neighbour> n = shown.neighbour(chosen);
+        if (n.isEmpty()) {
+            tightest.setText("Click on something first; then this brings it near.");
+            return;
+        }
+        List<Neighbour> with = n.get().group().isEmpty() ? List.of(n.get()) : shown.neighbours().stream().filter(o -> o.group().equals(n.get().group())).toList();
+        views.closeUp(with.stream().map(o -> shown.bounds(o, strips.pose())).reduce(Bounds::with).orElseThrow());
+    }
+
     private void tell(Optional<Gaps.Gap> gap) {
         tightest.setText(gap.map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
                 : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
@@ -180,6 +215,7 @@ final class SurroundingsPanel extends StackPane implements View {
 
     /** Chooses a neighbour and shows it in the form. */
     void show(String neighbourId) {
+        side.show(things);
         choose(neighbourId);
     }
 
@@ -188,8 +224,10 @@ final class SurroundingsPanel extends StackPane implements View {
         if (shown.axes().isEmpty()) {
             start.lookupAll(".button").forEach(Node::requestFocus);
         } else if (what == Settle.By.SITE) {
+            side.show(sites);
             sites.begin();
         } else {
+            side.show(things);
             form.begin();
         }
     }

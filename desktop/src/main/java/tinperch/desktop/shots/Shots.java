@@ -83,21 +83,24 @@ public final class Shots {
         step("standing-sheet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
         detail("two-loadouts", () -> desk.goTo(desk.state().machine("curlew").orElseThrow()));
         step("book", () -> {
+            desk.goTo(Page.BOOK);
             ((javafx.scene.control.Slider) find("#book-day")).setValue(300);
             ((Button) find("#fit-open")).fire();
             Platform.runLater(() -> scrollTo(find("#book-day")));
         });
         detail("ruff", () -> desk.goTo(desk.state().machine("ruff").orElseThrow()));
-        detail("ruff-space", () -> scrollTo(find("#space-views")));
-        detail("ruff-sites", () -> scrollTo(find("#site-name")));
+        detail("ruff-space", () -> desk.goTo(Page.SURROUNDINGS));
+        detail("ruff-sites", () -> ((javafx.scene.control.ToggleButton) find("#side-sites")).fire());
         detail("curlew", () -> desk.goTo(desk.state().machine("curlew").orElseThrow()));
-        detail("curlew-models", () -> scrollTo(find("#models")));
+        detail("curlew-models", () -> desk.goTo(Page.MODELS));
         detail("avocet", () -> desk.goTo(desk.state().machine("avocet").orElseThrow()));
         step("surroundings", () -> {
             desk.goTo(Page.SURROUNDINGS);
             find("#travel-x").fireEvent(new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_PRESSED, "", "",
                     javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
         });
+        step("distances", () -> ((javafx.scene.control.ToggleButton) find("#side-distances")).fire());
+        detail("side-axes", () -> ((javafx.scene.control.ToggleButton) find("#side-axes")).fire());
         step("readings", () -> {
             desk.goTo(Page.READINGS);
             ((javafx.scene.control.ToggleButton) find("#sheet-avocet-fan")).fire();

@@ -1,17 +1,28 @@
 package tinperch.workshop.demo;
 
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import tinperch.machine.Machine;
 import tinperch.machine.StartingFrames;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Axis;
+import tinperch.machine.space.Distance;
+import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.Reading;
+import tinperch.measure.Spread;
 import tinperch.solid.Vec3;
 
 /** What stands around the axes of the club's machines, as far as it matters for their parts. */
 final class DemoSurroundings {
+    private static final Instant READ = Instant.parse("2026-09-12T14:00:00Z");
+
     private Surroundings space;
     private int number;
 
@@ -48,6 +59,30 @@ final class DemoSurroundings {
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
         space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(-5.5, 52, 32),
                 new Vec3(15, 50, 50), "x", 2, 0, "model-blower", 0));
+        space = space.measuredFrom(id("bed"));
+        read(Along.X, "left upright", End.Where.HIGH, "bed", End.Where.LOW, 37.02, 36.98, 37.00);
+        read(Along.X, "bed", End.Where.HIGH, "right upright", End.Where.LOW, 37.00);
+        read(Along.X, "left upright", End.Where.HIGH, "right upright", End.Where.LOW, 314.00);
+        read(Along.X, "left upright", End.Where.LOW, "top beam", End.Where.LOW, 0.00);
+        read(Along.X, "bed", End.Where.LOW, "hot block", End.Where.MIDDLE, 5.00);
+        read(Along.X, "carriage", End.Where.LOW, "hot block", End.Where.LOW, 19.01, 18.99);
+        read(Along.X, "carriage", End.Where.LOW, "blower", End.Where.LOW, 24.50);
+        read(Along.Y, "bed", End.Where.LOW, "left upright", End.Where.LOW, 13.00);
+        read(Along.Y, "bed", End.Where.LOW, "right upright", End.Where.LOW, 13.00);
+        read(Along.Y, "bed", End.Where.LOW, "gantry beam", End.Where.LOW, 37.00);
+        read(Along.Y, "carriage", End.Where.HIGH, "gantry beam", End.Where.LOW, 8.00, 8.02, 7.98);
+        read(Along.Y, "hot block", End.Where.LOW, "carriage", End.Where.LOW, 16.00);
+        read(Along.Y, "blower", End.Where.LOW, "hot block", End.Where.LOW, 52.00);
+        read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 3.01, 2.99);
+        read(Along.Z, "bed", End.Where.HIGH, "gantry beam", End.Where.LOW, 40.00);
+        read(Along.Z, "hot block", End.Where.LOW, "carriage", End.Where.LOW, 15.00);
+        read(Along.Z, "gantry beam", End.Where.HIGH, "carriage", End.Where.HIGH, 16.00);
+        read(Along.Z, "carriage", End.Where.LOW, "blower", End.Where.LOW, 14.00);
+        read(Along.Z, "right upright", End.Where.HIGH, "left upright", End.Where.HIGH, 6.00);
+        read(Along.Z, "left upright", End.Where.HIGH, "top beam", End.Where.LOW, 0.00);
+        // Read once over the cable clip: it disagreed with the other ways up to the carriage, was read again, and stays on record.
+        Distance again = read(Along.Z, "bed", End.Where.HIGH, "carriage", End.Where.HIGH, 76.90, 76.00);
+        space = space.with(again.with(List.of(again.readings().get(0).leftOut(true).withNote("over the cable clip"), again.readings().get(1))));
     }
 
     private void turnstone() {
@@ -57,6 +92,11 @@ final class DemoSurroundings {
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
         box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
         box("knob", "", Kind.ACCESS, -95, 45, 30, 35, 30, 30, 0, 0);
+        space = space.measuredFrom(id("bed"));
+        read(Along.X, "post", End.Where.HIGH, "bed", End.Where.LOW, 28.00);
+        read(Along.Y, "arm", End.Where.LOW, "hot block", End.Where.HIGH, -2.00);
+        read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 2.00, 2.02, 1.98);
+        read(Along.Z, "bed", End.Where.HIGH, "arm", End.Where.LOW, 30.00);
         site("post, outer face", "", -60, 60, 120, Vec3.X.times(-1), 0.5, "turnstone-post");
     }
 
@@ -70,6 +110,14 @@ final class DemoSurroundings {
         rod("gantry rod", "gantry", Kind.SOLID, -60, 8, 38, 420, 10, 10, "x", 2);
         box("hot block", "carriage", Kind.HOT, -12, -10, 2, 24, 20, 12, 3, 275);
         box("tool plate", "carriage", Kind.SOLID, -28, -32, 16, 56, 34, 70, 2, 0);
+        space = space.measuredFrom(id("bed"));
+        read(Along.X, "left wall", End.Where.HIGH, "bed", End.Where.LOW, 59.00);
+        read(Along.X, "bed", End.Where.HIGH, "right wall", End.Where.LOW, 65.00);
+        read(Along.X, "left wall", End.Where.HIGH, "right wall", End.Where.LOW, 434.00);
+        read(Along.Y, "bed", End.Where.HIGH, "rear wall", End.Where.LOW, 64.00);
+        read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 2.00);
+        read(Along.Z, "hot block", End.Where.LOW, "tool plate", End.Where.LOW, 14.00);
+        read(Along.Z, "bed", End.Where.HIGH, "lid", End.Where.LOW, 142.00);
         box("lamp light", "", Kind.LIGHT, 60, 240, 60, 170, 90, 66, 0, 0);
         site("roof rail", "", 150, 300, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
@@ -83,10 +131,32 @@ final class DemoSurroundings {
                 new Vec3(60, 30, 50), "y", 3, 0, "ruff-left-tower", 0));
         site("left tower, inner face", "left carriage", 0, -6, 31, Vec3.Y, 0.4, "ruff-left-tower");
         box("right tower", "right carriage", Kind.SOLID, -30, 606, 6, 60, 30, 50, 3, 0);
+        space = space.measuredFrom(id("left rail"));
+        read(Along.Y, "left rail", End.Where.HIGH, "right rail", End.Where.LOW, 680.00);
+        read(Along.Y, "left rail", End.Where.HIGH, "left tower", End.Where.LOW, 4.00);
+        read(Along.Y, "right tower", End.Where.HIGH, "right rail", End.Where.LOW, 4.00);
+        read(Along.Z, "left rail", End.Where.HIGH, "left tower", End.Where.LOW, 6.00);
+        read(Along.Z, "right rail", End.Where.HIGH, "right tower", End.Where.LOW, 6.00);
+        read(Along.Z, "left rail", End.Where.HIGH, "right rail", End.Where.HIGH, 0.00);
         box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
         box("rear panel", "", Kind.SOLID, 600, 400, 40, 3, 160, 160, 0, 0);
         site("rear panel, fume opening", "", 603, 480, 120, Vec3.X, 0.5, "ruff-opening");
+    }
+
+    private String id(String name) {
+        return space.neighbours().stream().filter(n -> n.name().equals(name)).findFirst().orElseThrow().id();
+    }
+
+    /** Read with calipers, all axes at zero. */
+    private Distance read(Along along, String from, End.Where a, String to, End.Where b, double... mm) {
+        List<Reading> readings = new ArrayList<>();
+        for (double v : mm) {
+            readings.add(new Reading(v, READ, "calipers"));
+        }
+        Distance d = new Distance("d" + ++number, along, new End(id(from), a), new End(id(to), b), readings, Spread.CALIPER_MM, Map.of(), "");
+        space = space.with(d);
+        return d;
     }
 
     private void box(String name, String group, Kind kind, double x, double y, double z, double w, double d, double h,
