@@ -12,13 +12,15 @@ public final class StartingFrames {
 
     /** For a machine's kind and usable size; travel equals the usable size. */
     public static Surroundings of(Machine m) {
-        double x = Math.max(50, m.usableMm().x());
-        double y = Math.max(50, m.usableMm().y());
-        double z = Math.max(50, m.usableMm().z());
+        return of(m.kind(), Math.max(50, m.usableMm().x()), Math.max(50, m.usableMm().y()), Math.max(50, m.usableMm().z()));
+    }
+
+    /** For a kind of machine with travels of its own, mm. */
+    public static Surroundings of(Machine.Kind kind, double x, double y, double z) {
         Axis ax = new Axis("x", Vec3.X, 0, x, false, 1);
         Axis ay = new Axis("y", Vec3.Y, 0, y, false, 2);
         Axis az = new Axis("z", Vec3.Z, 0, z, false, 3);
-        return switch (m.kind()) {
+        return switch (kind) {
             // The bed carries the part to the nozzle: forward when y grows.
             case MOVING_BED -> new Surroundings(List.of(ax, new Axis("y", Vec3.Y.times(-1), 0, y, false, 2), az),
                     List.of(new Group("bed", List.of("y")), new Group("gantry", List.of("z")),

@@ -8,7 +8,6 @@ import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
@@ -47,10 +46,10 @@ public final class Adjustment {
         }
     }
 
-    private Adjustment(List<Observation> observations, double[] x, RealMatrix q) {
+    private Adjustment(List<Observation> observations, double[] x, Cofactors q) {
         this.observations = List.copyOf(observations);
         this.x = x;
-        sigma = IntStream.range(0, x.length).mapToDouble(i -> Math.sqrt(Math.max(0, q.getEntry(i, i)))).toArray();
+        sigma = IntStream.range(0, x.length).mapToDouble(i -> Math.sqrt(q.of(i, i))).toArray();
         residual = new double[observations.size()];
         redundancy = new double[observations.size()];
         for (int i = 0; i < residual.length; i++) {
@@ -60,7 +59,7 @@ public final class Adjustment {
             for (Term s : o.terms) {
                 is += s.factor * x[s.unknown];
                 for (Term t : o.terms) {
-                    spread += s.factor * t.factor * q.getEntry(s.unknown, t.unknown);
+                    spread += s.factor * t.factor * q.of(s.unknown, t.unknown);
                 }
             }
             residual[i] = is - o.value;
@@ -76,7 +75,7 @@ public final class Adjustment {
      */
     public static Adjustment of(int unknowns, List<Observation> observations) {
         if (unknowns == 0) {
-            return new Adjustment(observations, new double[0], new Array2DRowRealMatrix(1, 1));
+            return new Adjustment(observations, new double[0], new Cofactors(new double[0][], new double[0]));
         }
         double[][] n = new double[unknowns][unknowns];
         double[] b = new double[unknowns];
@@ -106,17 +105,45 @@ public final class Adjustment {
             }
             CholeskyDecomposition c = new CholeskyDecomposition(new Array2DRowRealMatrix(n, false), 1e-9, 1e-12);
             RealVector y = c.getSolver().solve(new ArrayRealVector(b, false));
-            RealMatrix q = c.getSolver().getInverse();
             double[] x = new double[unknowns];
             for (int i = 0; i < unknowns; i++) {
                 x[i] = y.getEntry(i) * scale[i];
-                for (int k = 0; k < unknowns; k++) {
-                    q.multiplyEntry(i, k, scale[i] * scale[k]);
-                }
             }
-            return new Adjustment(observations, x, q);
+            return new Adjustment(observations, x, new Cofactors(c.getL().getData(), scale));
         } catch (MathRuntimeException e) {
             throw new IllegalArgumentException("The observations do not determine every unknown.", e);
+        }
+    }
+
+    /** Entries of the inverse of the normal matrix, as far as they are asked for: few are, and the whole would take most of the time. */
+    private static final class Cofactors {
+        /** Columns of the inverse of the lower triangle. */
+        private final double[][] column;
+        private final double[] scale;
+
+        Cofactors(double[][] lower, double[] scale) {
+            this.scale = scale;
+            int n = lower.length;
+            column = new double[n][n];
+            for (int j = 0; j < n; j++) {
+                double[] c = column[j];
+                c[j] = 1 / lower[j][j];
+                for (int i = j + 1; i < n; i++) {
+                    double sum = 0;
+                    for (int k = j; k < i; k++) {
+                        sum -= lower[i][k] * c[k];
+                    }
+                    c[i] = sum / lower[i][i];
+                }
+            }
+        }
+
+        double of(int i, int j) {
+            double sum = 0;
+            for (int k = Math.max(i, j); k < column.length; k++) {
+                sum += column[i][k] * column[j][k];
+            }
+            return sum * scale[i] * scale[j];
         }
     }
 

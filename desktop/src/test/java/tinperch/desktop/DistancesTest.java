@@ -91,6 +91,11 @@ public class DistancesTest extends WindowTest {
         assertTrue(text("distance-doubt").contains("bed, top – carriage, underside") && text("distance-doubt").contains("1.2"), text("distance-doubt"));
         Distance wrong = machine("avocet").surroundings().distances().get(machine("avocet").surroundings().distances().size() - 1);
         press("distance-" + wrong.id());
+        // Left out it says nothing; taken in again it disagrees again.
+        press("distance-chip-0");
+        assertNull(find("distance-doubt"));
+        press("distance-chip-0");
+        need("distance-doubt");
         press("distance-remove");
         assertNull(find("distance-doubt"));
         assertEquals(thing("avocet", "carriage").corner().z(), 18, 1e-6);

@@ -3,11 +3,13 @@ package tinperch.desktop;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Surroundings;
 
 /** What stands around a machine's axes, in the real window. */
@@ -72,9 +74,23 @@ public class SurroundingsWindowTest extends WindowTest {
     public void aNewMachineIsGivenAxes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
         WaitForAsyncUtils.waitForFxEvents();
+        click("page-surroundings");
+        type("frame-x", "0");
+        press("space-begin");
+        assertTrue(text("frame-complaint").contains("0 mm is none"), text("frame-complaint"));
+        assertTrue(desk.machine().orElseThrow().surroundings().axes().isEmpty());
+        type("frame-x", "180");
         press("space-begin");
         need("travel-x");
-        assertEquals(desk.machine().orElseThrow().surroundings().axes().size(), 3);
+        Surroundings s = desk.machine().orElseThrow().surroundings();
+        assertEquals(s.axes().size(), 3);
+        assertEquals(s.axis("x").orElseThrow().toMm(), 180.0);
+        assertTrue(s.neighbours().stream().map(Neighbour::name).toList().containsAll(List.of("bed", "hot block", "left upright", "x motor")), s.neighbours().toString());
+        click("undo");
+        need("space-begin");
+        choose("frame", "Only axes, nothing around");
+        press("space-begin");
+        assertEquals(desk.machine().orElseThrow().surroundings().neighbours().size(), 0);
     }
 
     @Test

@@ -12,7 +12,7 @@ import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
-import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
@@ -194,7 +194,7 @@ public abstract class WindowTest {
         waitForPicture();
         Node n = need(id);
         onFx(() -> {
-            ((Button) n).fire();
+            ((ButtonBase) n).fire();
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();

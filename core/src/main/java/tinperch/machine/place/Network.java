@@ -36,7 +36,19 @@ final class Network {
     private final Map<String, Integer> looseSets = new LinkedHashMap<>();
 
     /** A distance as an equation: corner of {@code to} − corner of {@code from} = {@code mm}. */
-    private record Edge(Distance distance, double mm, double sigmaMm) {}
+    private record Edge(Distance distance, double mm, double sigmaMm) {
+        String from() {
+            return distance.from().neighbourId();
+        }
+
+        String to() {
+            return distance.to().neighbourId();
+        }
+
+        String other(String id) {
+            return from().equals(id) ? to() : from();
+        }
+    }
 
     Network(Surroundings space, Along along, End.Holes holes) {
         this.space = space;
@@ -65,8 +77,8 @@ final class Network {
     private void solve() {
         Map<String, List<Edge>> at = new HashMap<>();
         for (Edge e : edges) {
-            at.computeIfAbsent(e.distance.from().neighbourId(), k -> new ArrayList<>()).add(e);
-            at.computeIfAbsent(e.distance.to().neighbourId(), k -> new ArrayList<>()).add(e);
+            at.computeIfAbsent(e.from(), k -> new ArrayList<>()).add(e);
+            at.computeIfAbsent(e.to(), k -> new ArrayList<>()).add(e);
         }
         String datum = space.datumId();
         List<String> order = new ArrayList<>(neighbours.keySet());
@@ -94,30 +106,69 @@ final class Network {
 
     /** Solves all that hangs on one that is held. */
     private void component(String held, Map<String, List<Edge>> at, boolean isDatum) {
-        Map<String, Integer> number = new LinkedHashMap<>();
-        Deque<String> next = new ArrayDeque<>(List.of(held));
-        number.put(held, -1);
-        List<Edge> within = new ArrayList<>();
-        while (!next.isEmpty()) {
-            String id = next.poll();
-            for (Edge e : at.get(id)) {
-                String other = e.distance.from().neighbourId().equals(id) ? e.distance.to().neighbourId() : e.distance.from().neighbourId();
-                if (!number.containsKey(other)) {
-                    number.put(other, number.size() - 1);
-                    next.add(other);
-                }
-                if (e.distance.from().neighbourId().equals(id)) {
-                    within.add(e);
+        Map<String, List<Edge>> left = reached(held, at);
+        int size = left.size();
+        // What hangs on by one reading alone is checked by nothing: it follows from the rest without being solved for.
+        Deque<String> ends = new ArrayDeque<>(left.keySet().stream().filter(id -> left.get(id).size() == 1).toList());
+        Deque<Map.Entry<String, Edge>> hanging = new ArrayDeque<>();
+        while (!ends.isEmpty()) {
+            String id = ends.poll();
+            if (!id.equals(held) && left.get(id).size() == 1) {
+                Edge e = left.remove(id).get(0);
+                hanging.push(Map.entry(id, e));
+                List<Edge> others = left.get(e.other(id));
+                others.remove(e);
+                if (others.size() == 1) {
+                    ends.add(e.other(id));
                 }
             }
         }
+        Map<String, Known> known = new HashMap<>();
+        solve(held, left, known);
+        for (Map.Entry<String, Edge> h : hanging) {
+            Edge e = h.getValue();
+            Known on = known.get(e.other(h.getKey()));
+            known.put(h.getKey(), new Known(on.mm + (e.to().equals(h.getKey()) ? e.mm : -e.mm), Math.hypot(on.sigmaMm, e.sigmaMm)));
+        }
+        known.forEach((id, k) -> places.put(id, new Place(k.mm, isDatum ? K95 * k.sigmaMm : Double.NaN, !isDatum ? Place.How.LOOSE : id.equals(held) ? Place.How.DATUM : Place.How.MEASURED)));
+        if (!isDatum) {
+            looseSets.put(held, size);
+        }
+    }
+
+    private record Known(double mm, double sigmaMm) {}
+
+    /** All that hangs on one, each with the distances that end there. */
+    private static Map<String, List<Edge>> reached(String from, Map<String, List<Edge>> at) {
+        Map<String, List<Edge>> all = new LinkedHashMap<>();
+        Deque<String> next = new ArrayDeque<>(List.of(from));
+        all.put(from, new ArrayList<>(at.get(from)));
+        while (!next.isEmpty()) {
+            String id = next.poll();
+            for (Edge e : at.get(id)) {
+                if (!all.containsKey(e.other(id))) {
+                    all.put(e.other(id), new ArrayList<>(at.get(e.other(id))));
+                    next.add(e.other(id));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Least squares over what checks itself. */
+    private void solve(String held, Map<String, List<Edge>> of, Map<String, Known> known) {
         double zero = corner(held);
+        Map<String, Integer> number = new LinkedHashMap<>();
+        number.put(held, -1);
+        of.keySet().forEach(id -> number.putIfAbsent(id, number.size() - 1));
+        List<Edge> within = new ArrayList<>();
         List<Observation> observed = new ArrayList<>();
-        for (Edge e : within) {
+        of.forEach((id, edges) -> edges.stream().filter(e -> e.from().equals(id)).forEach(e -> {
+            within.add(e);
             List<Term> terms = new ArrayList<>(2);
             double mm = e.mm;
-            int from = number.get(e.distance.from().neighbourId());
-            int to = number.get(e.distance.to().neighbourId());
+            int from = number.get(e.from());
+            int to = number.get(e.to());
             if (from >= 0) {
                 terms.add(new Term(from, -1));
             } else {
@@ -129,13 +180,9 @@ final class Network {
                 mm -= zero;
             }
             observed.add(new Observation(terms, mm, e.sigmaMm));
-        }
+        }));
         Adjustment a = Adjustment.of(number.size() - 1, observed);
-        number.forEach((id, k) -> places.put(id, k < 0 ? new Place(zero, isDatum ? 0 : Double.NaN, isDatum ? Place.How.DATUM : Place.How.LOOSE)
-                : new Place(a.value(k), isDatum ? K95 * a.sigma(k) : Double.NaN, isDatum ? Place.How.MEASURED : Place.How.LOOSE)));
-        if (!isDatum) {
-            looseSets.put(held, number.size());
-        }
+        number.forEach((id, k) -> known.put(id, k < 0 ? new Known(zero, 0) : new Known(a.value(k), a.sigma(k))));
         List<Integer> suspects = a.suspects();
         if (!suspects.isEmpty()) {
             double worst = Math.abs(a.normalised(suspects.get(0)));

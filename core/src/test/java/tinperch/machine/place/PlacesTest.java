@@ -20,6 +20,9 @@ import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.space.Surroundings;
+import tinperch.measure.Adjustment;
+import tinperch.measure.Adjustment.Observation;
+import tinperch.measure.Adjustment.Term;
 import tinperch.measure.Reading;
 import tinperch.solid.Vec3;
 
@@ -147,6 +150,37 @@ public class PlacesTest {
             inside += Math.abs(p.mm() - 27) < p.halfWidthMm() ? 1 : 0;
         }
         assertEquals(inside / 3000.0, 0.95, 0.013);
+    }
+
+    /** All unknowns solved at once, against the network that first takes off what nothing checks. */
+    @Test
+    public void randomNetworksAreAsIfSolvedAtOnce() {
+        Random r = new Random(21);
+        for (int round = 0; round < 40; round++) {
+            int n = 3 + r.nextInt(12);
+            Surroundings s = bench(box("n0", "", 0, 0, 0, 1, 1, 1));
+            List<Observation> all = new ArrayList<>();
+            for (int i = 1; i < n; i++) {
+                s = s.with(box("n" + i, "", 3 * i, 0, 0, 1, 1, 1));
+            }
+            for (int k = 1; k < n + r.nextInt(6); k++) {
+                int b = k < n ? k : 1 + r.nextInt(n - 1);
+                int a = r.nextInt(b);
+                double mm = 3 * (b - a) + 0.01 * r.nextGaussian();
+                s = s.with(read("d" + k, Along.X, "n" + a, End.Where.LOW, "n" + b, End.Where.LOW, mm));
+                List<Term> terms = new ArrayList<>(List.of(new Term(b - 1, 1)));
+                if (a > 0) {
+                    terms.add(new Term(a - 1, -1));
+                }
+                all.add(new Observation(terms, mm, 0.03 / 1.96));
+            }
+            Adjustment plain = Adjustment.of(n - 1, all);
+            Places p = Places.of(s, End.Holes.NONE);
+            for (int i = 1; i < n; i++) {
+                assertEquals(p.of("n" + i, Along.X).mm(), plain.value(i - 1), 1e-9, "round " + round);
+                assertEquals(p.of("n" + i, Along.X).halfWidthMm(), 1.96 * plain.sigma(i - 1), 1e-9);
+            }
+        }
     }
 
     @Test

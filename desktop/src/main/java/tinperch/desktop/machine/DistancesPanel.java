@@ -1,6 +1,7 @@
 package tinperch.desktop.machine;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -8,11 +9,15 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -46,6 +51,7 @@ final class DistancesPanel extends Column {
     private final Button put = Ui.id(Ui.button("Take it", null, this::put), "distance-put");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "distance-remove");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "distance-complaint");
+    private final FlowPane chips = new FlowPane(6, 4);
     private Machine machine;
     private String chosen = "";
 
@@ -63,10 +69,15 @@ final class DistancesPanel extends Column {
         reading.setOnAction(e -> put());
         put.getStyleClass().add("accent");
         from.onAlong(to::follow);
-        HBox line = new HBox(6, Ui.label("is", "faint"), reading, put, remove);
+        HBox line = new HBox(6, reading, put, remove);
         line.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(known, doubts, list, new HBox(6, Ui.whole(Ui.label("from", "faint")), from),
-                new HBox(6, Ui.whole(Ui.label("to", "faint")), to), line, complaint);
+        GridPane ends = new GridPane();
+        ends.setHgap(6);
+        ends.setVgap(5);
+        ends.addRow(0, Ui.whole(Ui.label("from", "faint")), from);
+        ends.addRow(1, Ui.whole(Ui.label("to", "faint")), to);
+        ends.addRow(2, Ui.whole(Ui.label("is", "faint")), line);
+        getChildren().addAll(known, doubts, ends, chips, complaint, list);
         complain("");
     }
 
@@ -84,6 +95,23 @@ final class DistancesPanel extends Column {
         }
         put.setText(chosen.isEmpty() ? "Take it" : "Read again");
         remove.setVisible(!chosen.isEmpty());
+        chips.getChildren().clear();
+        s.distance(chosen).ifPresent(d -> IntStream.range(0, d.readings().size()).forEach(i -> chips.getChildren().add(chip(d, i))));
+        chips.setManaged(!chips.getChildren().isEmpty());
+    }
+
+    /** A reading of the distance chosen; pressed, it is left out or taken in again. */
+    private ToggleButton chip(Distance d, int i) {
+        Reading r = d.readings().get(i);
+        ToggleButton b = Ui.id(new ToggleButton((r.leftOut() ? "× " : "") + Quantity.fixed(r.value(), 2) + (r.note().isEmpty() ? "" : " " + r.note())), "distance-chip-" + i);
+        b.setSelected(!r.leftOut());
+        Ui.tip(b, (r.leftOut() ? "Left out; press to take it in again. " : "Press to leave it out. ") + "Read on " + r.at().atZone(ZoneId.systemDefault()).toLocalDate());
+        b.setOnAction(e -> {
+            List<Reading> next = new ArrayList<>(d.readings());
+            next.set(i, r.leftOut(!r.leftOut()));
+            complain(edit.apply((r.leftOut() ? "take in " : "leave out ") + Quantity.mm(r.value()), s -> s.with(d.with(next))).orElse(""));
+        });
+        return b;
     }
 
     /** Begins a distance to a neighbour somebody pointed at. */
@@ -121,8 +149,7 @@ final class DistancesPanel extends Column {
         Label what = Ui.label(words(d));
         what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
-        Label mm = Ui.whole(Ui.label(d.spread().map(s -> Quantity.plain(s.mean(), Unit.MM) + " ± " + Quantity.plain(s.halfWidth(), Unit.MM) + (s.count() > 1 ? " (" + s.count() + ")" : ""))
-                .orElse("not read"), "number"));
+        Label mm = Ui.whole(Ui.label(d.spread().map(s -> Quantity.fixed(s.mean(), 2) + " ± " + Quantity.fixed(s.halfWidth(), 2)).orElse("not read"), "number"));
         Button b = Ui.id(new Button(null, new HBox(8, what, mm)), "distance-" + d.id());
         b.getStyleClass().addAll("upgrade-row", "neighbour-row");
         b.setMaxWidth(Double.MAX_VALUE);

@@ -23,7 +23,6 @@ import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
-import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
@@ -61,7 +60,7 @@ final class SurroundingsPanel extends StackPane implements View {
     private final SideTabs side = new SideTabs();
     private final Column things;
     private final HBox columns = new HBox(14);
-    private final VBox start = new Column(8);
+    private final FramePanel start;
     private Surroundings shown;
     private String chosen = "";
 
@@ -71,12 +70,9 @@ final class SurroundingsPanel extends StackPane implements View {
         getStyleClass().add("page");
         setMinSize(0, 0);
         setAlignment(Pos.TOP_LEFT);
+        start = new FramePanel(desk.theme(), this::machine, this::edit);
         views = new SpaceViews(desk.theme(), this::choose);
         shelf = new ShapeShelf(desk, this::reshape);
-        Button begin = Ui.id(Ui.button("Give it axes", "mdi2a-axis-arrow", () -> edit("axes of the machine",
-                s -> StartingFrames.of(machine()))), "space-begin");
-        start.getChildren().addAll(Ui.text("Nothing is known yet of how it moves and what stands nearby. Begin with the axes such "
-                + "machines usually have, then add what sticks out: posts, the hot block, a switch one must reach.", "faint"), begin);
         table = new SceneTable(desk.theme(), this::choose);
         strips = new TravelStrips(desk.theme(), this::edit, this::move);
         distances = new DistancesPanel(this::edit, strips::pose);
@@ -100,7 +96,7 @@ final class SurroundingsPanel extends StackPane implements View {
         left.getStyleClass().add("panel");
         left.setMinSize(0, 0);
         HBox.setHgrow(left, Priority.ALWAYS);
-        things = new Column(8, list, form);
+        things = new Column(8, form, list);
         side.add("side-things", "Things", things);
         side.add("side-distances", "Distances", distances);
         side.add("side-sites", "Sites", sites);
@@ -111,8 +107,6 @@ final class SurroundingsPanel extends StackPane implements View {
         beside.setMinWidth(BESIDE);
         beside.setPrefWidth(BESIDE);
         columns.getChildren().addAll(left, beside);
-        start.getStyleClass().add("panel");
-        start.setMaxSize(640, USE_PREF_SIZE);
     }
 
     private Machine machine() {
@@ -141,6 +135,9 @@ final class SurroundingsPanel extends StackPane implements View {
         }
         shapes = made;
         shown = now;
+        if (now.axes().isEmpty()) {
+            start.refresh();
+        }
         getChildren().setAll(now.axes().isEmpty() ? start : columns);
         list.getChildren().clear();
         for (Neighbour n : now.neighbours()) {
@@ -222,7 +219,7 @@ final class SurroundingsPanel extends StackPane implements View {
     /** Begins what somebody was led here for: a site, a neighbour, or axes first where there are none. */
     void begin(Settle.By what) {
         if (shown.axes().isEmpty()) {
-            start.lookupAll(".button").forEach(Node::requestFocus);
+            start.begin();
         } else if (what == Settle.By.SITE) {
             side.show(sites);
             sites.begin();

@@ -171,6 +171,11 @@ public final class Shots {
             desk.theme().setDark(true);
             desk.goTo(blower, Station.SHAPE);
         });
+        detail("frame-start", () -> {
+            tinperch.desktop.desk.Begin.machine(desk);
+            desk.goTo(Page.SURROUNDINGS);
+        });
+        detail("frame", () -> ((Button) find("#space-begin")).fire());
         step("welcome", () -> {
             desk.theme().setDark(dark);
             desk.workshop().edit("everything is put away", s -> WorkshopState.EMPTY);

@@ -1,0 +1,44 @@
+package tinperch.machine.frame;
+
+import tinperch.machine.Machine;
+import tinperch.machine.space.Axis;
+import tinperch.machine.space.Surroundings;
+import tinperch.solid.Vec3;
+
+/** Two rods cross over the carriage, one moves along x, the other along y; the bed goes down. */
+final class CrossingGantriesFrame implements Frame {
+    @Override
+    public String id() {
+        return "crossing-gantries";
+    }
+
+    @Override
+    public String label() {
+        return "Crossing gantries";
+    }
+
+    @Override
+    public Machine.Kind kind() {
+        return Machine.Kind.CUBE;
+    }
+
+    @Override
+    public Bars bars() {
+        return Bars.ROD;
+    }
+
+    @Override
+    public Surroundings put(FrameNumbers n) {
+        double r = n.barMm();
+        double x = n.xMm();
+        double y = n.yMm();
+        double low = -n.zMm() - 70;
+        Surroundings axes = Surroundings.NONE.with(new Axis("x", Vec3.X, 0, x, false, 1)).with(new Axis("y", Vec3.Y, 0, y, false, 2))
+                .with(new Axis("z", Vec3.Z.times(-1), 0, n.zMm(), false, 3));
+        FrameKit k = new FrameKit(axes).group("bed", "z").group("x gantry", "x").group("y gantry", "y").group("carriage", "x", "y");
+        Shell.around(k, x, y, low, 100 + 2 * r);
+        return k.bed(n, 100)
+                .rod("rod along y", "x gantry", new Vec3(-r / 2, -60, 44), new Vec3(r, y + 120, r), "y").rod("rod along x", "y gantry", new Vec3(-60, -r / 2, 50 + r), new Vec3(x + 120, r, r), "x")
+                .box("carriage", "carriage", new Vec3(-18, -18, 18), new Vec3(36, 36, 20)).hotEnd("carriage").from("bed");
+    }
+}
