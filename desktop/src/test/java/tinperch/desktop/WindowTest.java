@@ -179,13 +179,11 @@ public abstract class WindowTest {
     protected void click(String id) {
         waitForPicture();
         Node n = need(id);
-        // A page still being made moves under the mouse.
-        waitFor(() -> shownMachine() == null || shownMachine().isComplete(), "the machine is never complete");
         WaitForAsyncUtils.waitForFxEvents();
         robot.clickOn(n);
         WaitForAsyncUtils.waitForFxEvents();
         if (id.startsWith("machine-")) {
-            machineView();
+            waitFor(() -> shownMachine() != null && shownMachine().sheet().isComplete(), "no machine is there");
         }
     }
 

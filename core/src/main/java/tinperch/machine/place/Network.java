@@ -26,6 +26,8 @@ import tinperch.measure.Spread;
 final class Network {
     /** Normal distribution, 95 % two-sided. */
     private static final double K95 = 1.96;
+    /** No machine is larger, mm. */
+    private static final double MOST_MM = 1e5;
 
     private final Surroundings space;
     private final Along along;
@@ -69,6 +71,9 @@ final class Network {
             return Optional.empty();
         }
         Spread s = d.spread().orElseThrow();
+        if (!(Math.abs(s.mean()) <= MOST_MM && s.halfWidth() <= MOST_MM)) {
+            return Optional.empty();
+        }
         double moved = along.of(space.shift(b.group(), d.pose())) - along.of(space.shift(a.group(), d.pose()));
         return d.from().offsetMm(a, along, holes).flatMap(fa -> d.to().offsetMm(b, along, holes).map(fb ->
                 new Edge(d, s.mean() - (fb - fa) - moved, s.halfWidth() / K95)));

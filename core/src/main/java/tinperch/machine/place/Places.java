@@ -36,6 +36,11 @@ public final class Places {
         return networks.get(along).places().get(neighbourId);
     }
 
+    /** The neighbour that all is measured from; empty for none. */
+    public String datumId() {
+        return space.datumId();
+    }
+
     /** Readings that cannot all be true, along all directions. */
     public List<Doubt> doubts() {
         return networks.values().stream().flatMap(n -> n.doubts().stream()).toList();

@@ -11,6 +11,9 @@ import tinperch.solid.Vec3;
  */
 public record End(String neighbourId, Where where, String hole) {
     public End {
+        // Files written by hand may lack any of these.
+        neighbourId = neighbourId == null ? "" : neighbourId;
+        where = where == null ? Where.LOW : where;
         hole = hole == null ? "" : hole;
     }
 

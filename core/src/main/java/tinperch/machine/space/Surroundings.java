@@ -154,6 +154,14 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 && outer.max().x() >= inner.max().x() && outer.max().y() >= inner.max().y() && outer.max().z() >= inner.max().z();
     }
 
+    /** A neighbour as it would be on the other side of the middle of what all is measured from: usual, until that side's own readings are taken. */
+    public Neighbour mirrored(Neighbour n, String freshId) {
+        double middle = neighbour(datumId()).map(d -> d.corner().x() + d.size().x() / 2).orElse(0.0);
+        String name = n.name().contains("left") ? n.name().replace("left", "right") : n.name().contains("right") ? n.name().replace("right", "left") : n.name() + ", other side";
+        return new Neighbour(freshId, name, n.group(), n.kind(), n.form(), new Vec3(2 * middle - n.corner().x() - n.size().x(), n.corner().y(), n.corner().z()), n.size(),
+                n.along(), n.clearanceMm(), n.tempC(), n.of(), n.turnDeg());
+    }
+
     /** Without a neighbour and the distances read to it. */
     public Surroundings without(String neighbourId) {
         return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites,

@@ -201,6 +201,34 @@ public class PlacesTest {
         assertEquals(Places.of(left, End.Holes.NONE).of("block", Along.Z).how(), Place.How.USUAL, "a reading left out says nothing");
     }
 
+    /** Whatever a hand-written file holds, places are told and nothing breaks. */
+    @Test
+    public void wildDistancesNeverBreakAnything() {
+        Random r = new Random(77);
+        double[] wild = {0, -1, 1e-300, 1e300, -1e300, 3.2, 41, Double.NaN, Double.POSITIVE_INFINITY, 1e5, 250};
+        String[] names = {"bed", "block", "shroud", "nobody", null};
+        for (int round = 0; round < 400; round++) {
+            List<Distance> all = new ArrayList<>();
+            for (int k = 0; k < 1 + r.nextInt(9); k++) {
+                List<Reading> readings = new ArrayList<>();
+                for (int i = 0; i < r.nextInt(4); i++) {
+                    readings.add(r.nextInt(9) == 0 ? null : new Reading(wild[r.nextInt(wild.length)], null, null));
+                }
+                End from = r.nextInt(9) == 0 ? null : new End(names[r.nextInt(5)], r.nextInt(5) == 0 ? null : End.Where.values()[r.nextInt(4)], null);
+                End to = r.nextInt(9) == 0 ? null : new End(names[r.nextInt(5)], End.Where.values()[r.nextInt(4)], "A");
+                all.add(new Distance(null, r.nextInt(9) == 0 ? null : Along.values()[r.nextInt(3)], from, to, readings, wild[r.nextInt(wild.length)], null, null));
+            }
+            Surroundings s = start();
+            Surroundings odd = new Surroundings(s.axes(), s.groups(), s.neighbours(), s.sites(), all, names[r.nextInt(5)]);
+            Places p = Places.of(odd, End.Holes.NONE);
+            for (Neighbour n : p.settled().neighbours()) {
+                assertTrue(Double.isFinite(n.corner().x()) && Double.isFinite(n.corner().y()) && Double.isFinite(n.corner().z()), "round " + round);
+            }
+            p.doubts().forEach(d -> d.words(Distance::id));
+            p.next();
+        }
+    }
+
     @Test
     public void aHoleOfAPlateMayBeAnEnd() {
         Surroundings s = start();

@@ -15,6 +15,8 @@ import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.machine.place.Place;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
@@ -46,6 +48,7 @@ final class NeighbourForm extends Column {
     private final TextField temp = number("neighbour-temp", "°C");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "neighbour-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "neighbour-put");
+    private final Button mirror = Ui.id(Ui.button("Mirror", null, this::mirror), "neighbour-mirror");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "neighbour-remove");
     private Neighbour editing;
 
@@ -78,7 +81,7 @@ final class NeighbourForm extends Column {
         put.getStyleClass().add("accent");
         getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group), new HBox(6, of, turn),
                 line("lowest corner", at), sizes, line("free around, at", clearance, temp),
-                new HBox(6, put, remove), complaint);
+                new HBox(6, put, mirror, remove), complaint);
         for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
             f.setOnAction(e -> put());
         }
@@ -161,6 +164,7 @@ final class NeighbourForm extends Column {
         complain("");
         put.setText(n == null ? "Add it" : "Change it");
         remove.setVisible(n != null);
+        mirror.setVisible(n != null);
         name.setText(n == null ? "" : n.name());
         kind.getSelectionModel().select(n == null ? 0 : n.kind().ordinal());
         form.getSelectionModel().select(n == null ? 0 : n.form().ordinal());
@@ -173,6 +177,8 @@ final class NeighbourForm extends Column {
         double[] s = n == null ? null : new double[] {n.size().x(), n.size().y(), n.size().z()};
         for (int i = 0; i < 3; i++) {
             at[i].setText(a == null ? "" : Quantity.plain(a[i], Unit.MM));
+            // Where readings say where it is, they are what is changed.
+            at[i].setDisable(n != null && machine.get().places().of(n.id(), Along.values()[i]).how() == Place.How.MEASURED);
             size[i].setText(s == null ? "" : Quantity.plain(s[i], Unit.MM));
         }
         clearance.setText(n == null ? "" : Quantity.mm(n.clearanceMm()));
@@ -202,6 +208,12 @@ final class NeighbourForm extends Column {
         } catch (QuantityException e) {
             complain(e.getMessage());
         }
+    }
+
+    /** The same on the other side, to be corrected by that side's own readings. */
+    private void mirror() {
+        Neighbour other = machine.get().surroundings().mirrored(editing, BookEdit.freshId());
+        complain(edit.apply("mirror " + editing.name(), s -> s.with(other)).orElse(""));
     }
 
     private void remove() {

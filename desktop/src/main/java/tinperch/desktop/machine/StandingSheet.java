@@ -59,7 +59,7 @@ public final class StandingSheet extends Scroller implements View {
     }
 
     /** Whether it is some machine's and all of its panels are there. */
-    boolean isComplete() {
+    public boolean isComplete() {
         return aimed && !doing.getChildren().isEmpty();
     }
 

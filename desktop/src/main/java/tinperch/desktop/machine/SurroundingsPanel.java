@@ -1,13 +1,12 @@
 package tinperch.desktop.machine;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -23,6 +22,9 @@ import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.machine.place.Place;
+import tinperch.machine.place.Places;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
@@ -30,16 +32,12 @@ import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
-import tinperch.quantity.Quantity;
-import tinperch.quantity.Unit;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
-import tinperch.workshop.background.Latest;
 
 /** What stands around a machine's axes: drawn to scale, moved along its travels, and written down in a short form. */
 final class SurroundingsPanel extends StackPane implements View {
     private static final double BESIDE = 420;
-    private static final long QUIET_MS = 160;
 
     private final Desk desk;
     private final String machineId;
@@ -47,12 +45,11 @@ final class SurroundingsPanel extends StackPane implements View {
     private final TravelStrips strips;
     private final SceneTable table;
     private final ShapeShelf shelf;
-    private final Latest measuring = new Latest("gaps", Platform::runLater);
     private Map<String, Shape> shapes = Map.of();
-    private Gaps gaps = new Gaps(Surroundings.NONE);
+    private final GapWatch watch;
     private final Map<String, List<Vec3>> holes = new HashMap<>();
     private final Label tightest = Ui.id(Ui.label("", "strong"), "space-tightest");
-    private final VBox list = new Column(2);
+    private final ThingList list = new ThingList(this::choose);
     private final NeighbourForm form = new NeighbourForm(this::machine, this::edit, () -> chosen = "");
     private final SitesPanel sites = new SitesPanel(this::edit, this::choose);
     private final AxesEditor axes = new AxesEditor(this::edit);
@@ -75,10 +72,12 @@ final class SurroundingsPanel extends StackPane implements View {
         shelf = new ShapeShelf(desk, this::reshape);
         table = new SceneTable(desk.theme(), this::choose);
         strips = new TravelStrips(desk.theme(), this::edit, this::move);
+        watch = new GapWatch(tightest, strips);
         distances = new DistancesPanel(this::edit, strips::pose);
         // The turntable stands where the three views leave room.
         Pane drawn = new Pane(views, table.node());
         drawn.setMinSize(0, 200);
+        views.onMoved(this::moved);
         views.onCorner(free -> table.node().resizeRelocate(free.getMinX(), free.getMinY(), free.getWidth(), free.getHeight()));
         views.prefWidthProperty().bind(drawn.widthProperty());
         views.prefHeightProperty().bind(drawn.heightProperty());
@@ -139,13 +138,7 @@ final class SurroundingsPanel extends StackPane implements View {
             start.refresh();
         }
         getChildren().setAll(now.axes().isEmpty() ? start : columns);
-        list.getChildren().clear();
-        for (Neighbour n : now.neighbours()) {
-            list.getChildren().add(row(n));
-        }
-        if (now.neighbours().isEmpty()) {
-            list.getChildren().add(Ui.text("Only what matters: mounting points and whatever sticks out.", "faint"));
-        }
+        list.refresh(machine());
         axes.refresh(now);
         sites.refresh(machine());
         holes.clear();
@@ -163,35 +156,19 @@ final class SurroundingsPanel extends StackPane implements View {
     }
 
     private void take() {
-        gaps = new Gaps(shown, shapes);
+        Gaps gaps = new Gaps(shown, shapes);
         table.take(shown, shapes);
         strips.take(shown, gaps);
+        watch.take(gaps);
         move();
     }
 
-    /** Boxes are told at once and exactly; where other shapes stand too, their gaps follow from the background. */
     private void move() {
         Map<String, Double> pose = strips.pose();
         views.show(shown, shapes, holes, pose, chosen);
         table.show(pose);
         strips.show();
-        tell(gaps.betweenBoxes(pose));
-        if (gaps.hasShapes()) {
-            Gaps now = gaps;
-            Map<String, Double> here = new HashMap<>(pose);
-            List<String> names = strips.axes();
-            measuring.askWhenQuiet(QUIET_MS, ticket -> {
-                Optional<Gaps.Gap> tightest = now.betweenShapes(here);
-                ticket.deliver(() -> tell(tightest));
-                for (String name : names) {
-                    if (!ticket.counts()) {
-                        return;
-                    }
-                    List<OptionalDouble> along = now.shapesAlong(name, here, TravelStrips.PLACES, ticket::counts);
-                    ticket.deliver(() -> strips.show(name, along));
-                }
-            });
-        }
+        watch.moved(pose);
     }
 
     /** Brings what is chosen near, or all that moves with it. */
@@ -205,9 +182,15 @@ final class SurroundingsPanel extends StackPane implements View {
         views.closeUp(with.stream().map(o -> shown.bounds(o, strips.pose())).reduce(Bounds::with).orElseThrow());
     }
 
-    private void tell(Optional<Gaps.Gap> gap) {
-        tightest.setText(gap.map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
-                : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
+    /** What was dragged stays there, unless readings say where it is. */
+    private void moved(Neighbour n, Vec3 by) {
+        Places places = machine().places();
+        Optional<Along> read = Arrays.stream(Along.values()).filter(a -> Math.abs(a.of(by)) > 0.005 && places.of(n.id(), a).how() == Place.How.MEASURED).findFirst();
+        if (read.isPresent()) {
+            tightest.setText("Readings say where the " + n.name() + " is along " + read.get().name().toLowerCase(Locale.ROOT) + "; change those under Distances.");
+            return;
+        }
+        edit("move " + n.name(), s -> s.with(n.at(n.corner().plus(by)))).ifPresent(tightest::setText);
     }
 
     /** Chooses a neighbour and shows it in the form. */
@@ -231,21 +214,7 @@ final class SurroundingsPanel extends StackPane implements View {
 
     @Override
     public void leave() {
-        measuring.cancel();
-    }
-
-    private Node row(Neighbour n) {
-        Label what = Ui.label(n.name() + (n.kind() == Neighbour.Kind.HOT ? ", " + Quantity.show(n.tempC(), Unit.CELSIUS) : ""));
-        what.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(what, Priority.ALWAYS);
-        Label where = Ui.label(n.kind().label() + " · " + (n.group().isEmpty() ? "stands still" : n.group()), "faint");
-        HBox text = new HBox(8, what, where);
-        Button b = Ui.id(new Button(null, text), "neighbour-" + n.id());
-        b.getStyleClass().addAll("upgrade-row", "neighbour-row");
-        b.setMaxWidth(Double.MAX_VALUE);
-        b.setOnAction(e -> choose(n.id()));
-        b.setAccessibleText(n.name());
-        return b;
+        watch.stop();
     }
 
     private void choose(String id) {

@@ -125,7 +125,7 @@ public final class Shots {
                 scrollTo(find("#features"));
             });
         });
-        step("shape-wrong", () -> {
+        detail("shape-wrong", () -> {
             // Without the hole of the picture before.
             desk.workshop().undo();
             typeWrong();
