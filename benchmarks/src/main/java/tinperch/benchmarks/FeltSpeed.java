@@ -19,10 +19,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.window.TinPerchApp;
@@ -209,6 +212,18 @@ public final class FeltSpeed {
         });
         List<Machine> machines = desk.state().machines();
         act(out, "to a machine's sheet", 12, n -> desk.goTo(machines.get(n % machines.size())));
+        act(out, "from page to page of a machine", 20, n -> desk.goTo(Page.values()[(n + 1) % Page.values().length]));
+        onFx(() -> {
+            desk.goTo(Page.SURROUNDINGS);
+            return null;
+        });
+        settle();
+        act(out, "move an axis by a step", 12, n -> find("travel-x").fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.RIGHT, false, false, false, false)));
+        onFx(() -> {
+            desk.goTo(Page.BOOK);
+            return null;
+        });
+        settle();
         act(out, "a day back in the book", 12, n -> {
             Slider day = (Slider) find("book-day");
             day.setValue(day.getValue() - 5);

@@ -6,25 +6,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** An arm on one post; the bed moves below it. */
-final class CantileverFrame implements Frame {
-    @Override
-    public String id() {
-        return "cantilever";
-    }
-
-    @Override
-    public String label() {
-        return "Arm on one post";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.CANTILEVER;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.PROFILE;
+final class CantileverFrame extends NamedFrame {
+    CantileverFrame() {
+        super("cantilever", "Arm on one post", Machine.Kind.CANTILEVER, Bars.PROFILE);
     }
 
     @Override

@@ -6,25 +6,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** Two rods cross over the carriage, one moves along x, the other along y; the bed goes down. */
-final class CrossingGantriesFrame implements Frame {
-    @Override
-    public String id() {
-        return "crossing-gantries";
-    }
-
-    @Override
-    public String label() {
-        return "Crossing gantries";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.CUBE;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.ROD;
+final class CrossingGantriesFrame extends NamedFrame {
+    CrossingGantriesFrame() {
+        super("crossing-gantries", "Crossing gantries", Machine.Kind.CUBE, Bars.ROD);
     }
 
     @Override

@@ -5,25 +5,9 @@ import tinperch.machine.StartingFrames;
 import tinperch.machine.space.Surroundings;
 
 /** Only axes: for machines that are like no other. */
-final class EmptyFrame implements Frame {
-    @Override
-    public String id() {
-        return "empty";
-    }
-
-    @Override
-    public String label() {
-        return "Only axes, nothing around";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.OTHER;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.NONE;
+final class EmptyFrame extends NamedFrame {
+    EmptyFrame() {
+        super("empty", "Only axes, nothing around", Machine.Kind.OTHER, Bars.NONE);
     }
 
     @Override

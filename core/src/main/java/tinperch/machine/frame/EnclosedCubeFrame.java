@@ -6,25 +6,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** A closed box; the carriage runs on rods above, the bed goes down. */
-final class EnclosedCubeFrame implements Frame {
-    @Override
-    public String id() {
-        return "enclosed-cube";
-    }
-
-    @Override
-    public String label() {
-        return "Enclosed cube with rods";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.CUBE;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.ROD;
+final class EnclosedCubeFrame extends NamedFrame {
+    EnclosedCubeFrame() {
+        super("enclosed-cube", "Enclosed cube with rods", Machine.Kind.CUBE, Bars.ROD);
     }
 
     @Override

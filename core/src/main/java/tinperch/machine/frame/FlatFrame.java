@@ -6,25 +6,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** A flat frame of four profiles, a gantry over it, a head that does not go up: cutters with light, plotters. */
-final class FlatFrame implements Frame {
-    @Override
-    public String id() {
-        return "flat";
-    }
-
-    @Override
-    public String label() {
-        return "Flat frame with a gantry";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.LASER;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.PROFILE;
+final class FlatFrame extends NamedFrame {
+    FlatFrame() {
+        super("flat", "Flat frame with a gantry", Machine.Kind.LASER, Bars.PROFILE);
     }
 
     @Override

@@ -6,25 +6,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** The bed moves to and fro, a beam between two uprights goes up, a carriage runs along it on grooved wheels. */
-final class MovingBedFrame implements Frame {
-    @Override
-    public String id() {
-        return "moving-bed";
-    }
-
-    @Override
-    public String label() {
-        return "Moving bed between two uprights";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.MOVING_BED;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.PROFILE;
+final class MovingBedFrame extends NamedFrame {
+    MovingBedFrame() {
+        super("moving-bed", "Moving bed between two uprights", Machine.Kind.MOVING_BED, Bars.PROFILE);
     }
 
     @Override

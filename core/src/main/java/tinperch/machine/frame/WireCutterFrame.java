@@ -8,25 +8,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
 /** Two towers on rails left and right hold a hot wire between them; y is the way from one to the other, which nothing travels. */
-final class WireCutterFrame implements Frame {
-    @Override
-    public String id() {
-        return "wire-cutter";
-    }
-
-    @Override
-    public String label() {
-        return "Hot wire between two towers";
-    }
-
-    @Override
-    public Machine.Kind kind() {
-        return Machine.Kind.WIRE_CUTTER;
-    }
-
-    @Override
-    public Bars bars() {
-        return Bars.PROFILE;
+final class WireCutterFrame extends NamedFrame {
+    WireCutterFrame() {
+        super("wire-cutter", "Hot wire between two towers", Machine.Kind.WIRE_CUTTER, Bars.PROFILE);
     }
 
     @Override

@@ -67,6 +67,11 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg);
     }
 
+    /** The same again, beside it to the right. */
+    public Neighbour again(String freshId) {
+        return new Neighbour(freshId, name + ", copy", group, kind, form, corner.plus(Vec3.X.times(size.x() + 5)), size, along, clearanceMm, tempC, of, turnDeg);
+    }
+
     /** With its lowest corner elsewhere. */
     public Neighbour at(Vec3 next) {
         return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg);

@@ -19,6 +19,28 @@ import tinperch.solid.Vec3;
  */
 public record Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId) {
 
+    /** How well a face is known that was only pointed at, mm. */
+    private static final double POINTED_MM = 0.5;
+
+    /**
+     * A site in the middle of a face of a neighbour, with the holes that were read on a plate.
+     *
+     * @param outward the way the face looks, unit
+     * @throws SpaceProblem when it looks along none of x, y and z
+     */
+    public static Site onFace(String id, Neighbour n, Vec3 outward) {
+        for (Along a : Along.values()) {
+            if (Math.abs(a.of(outward)) > 0.999) {
+                Vec3 way = a.direction().times(Math.signum(a.of(outward)));
+                Vec3 middle = n.corner().plus(n.size().times(0.5));
+                boolean plate = n.form() == Neighbour.Form.PLATE && Math.abs(n.direction().dot(way)) > 0.999;
+                return new Site(id, n.name() + ", " + a.word(a.of(outward) > 0 ? End.Where.HIGH : End.Where.LOW), n.group(), middle.plus(way.times(a.of(n.size()) / 2)), way, 0,
+                        POINTED_MM, plate ? n.of() : "");
+            }
+        }
+        throw new SpaceProblem("A site looks along x, y or z; this face looks elsewhere. Type its place below.");
+    }
+
     /** Its frame: z the way it faces, x to the right of one who looks at it, as far as that goes. */
     public Placement frame() {
         Vec3 right = Math.abs(facing.z()) > 0.9 ? Vec3.X : Vec3.Z.cross(facing).unit();

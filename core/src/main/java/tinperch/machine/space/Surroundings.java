@@ -15,7 +15,8 @@ import tinperch.solid.Vec3;
  *
  * @param measuredFrom id of the neighbour that stays where it is when distances place the others; empty for the first that is solid
  */
-public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites, List<Distance> distances, String measuredFrom) {
+public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites, List<Distance> distances, String measuredFrom,
+        List<Pose> poses) {
     public static final Surroundings NONE = new Surroundings(List.of(), List.of(), List.of());
 
     public Surroundings {
@@ -26,16 +27,17 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         sites = sites == null ? List.of() : List.copyOf(sites);
         distances = distances == null ? List.of() : List.copyOf(distances);
         measuredFrom = measuredFrom == null ? "" : measuredFrom;
+        poses = poses == null ? List.of() : List.copyOf(poses);
     }
 
     /** Without distances. */
     public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites) {
-        this(axes, groups, neighbours, sites, List.of(), "");
+        this(axes, groups, neighbours, sites, List.of(), "", List.of());
     }
 
     /** Without sites. */
     public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours) {
-        this(axes, groups, neighbours, List.of(), List.of(), "");
+        this(axes, groups, neighbours, List.of(), List.of(), "", List.of());
     }
 
     /** An axis by its name; empty when there is none of it. */
@@ -146,7 +148,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(n);
         }
-        return new Surroundings(axes, groups, next, sites, distances, measuredFrom);
+        return new Surroundings(axes, groups, next, sites, distances, measuredFrom, poses);
     }
 
     private static boolean holds(Bounds outer, Bounds inner) {
@@ -165,7 +167,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     /** Without a neighbour and the distances read to it. */
     public Surroundings without(String neighbourId) {
         return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites,
-                distances.stream().filter(d -> !d.touches(neighbourId)).toList(), measuredFrom);
+                distances.stream().filter(d -> !d.touches(neighbourId)).toList(), measuredFrom, poses);
     }
 
     /**
@@ -186,7 +188,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Axis> next = new ArrayList<>(axes.stream().filter(o -> !o.name().equals(a.name())).toList());
         next.add(Math.min(next.size(), (int) axes.stream().takeWhile(o -> !o.name().equals(a.name())).count()), a);
-        return new Surroundings(next, groups, neighbours, sites, distances, measuredFrom);
+        return new Surroundings(next, groups, neighbours, sites, distances, measuredFrom, poses);
     }
 
     /** @throws SpaceProblem when a group still rides on it */
@@ -195,7 +197,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (rider.isPresent()) {
             throw new SpaceProblem("“" + rider.get().name() + "” rides on " + name + "; take the axis out of that group first.");
         }
-        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites, distances, measuredFrom);
+        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites, distances, measuredFrom, poses);
     }
 
     /**
@@ -215,7 +217,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Group> next = new ArrayList<>(groups.stream().filter(o -> !o.name().equals(g.name())).toList());
         next.add(Math.min(next.size(), (int) groups.stream().takeWhile(o -> !o.name().equals(g.name())).count()), g);
-        return new Surroundings(axes, next, neighbours, sites, distances, measuredFrom);
+        return new Surroundings(axes, next, neighbours, sites, distances, measuredFrom, poses);
     }
 
     /** @throws SpaceProblem when a neighbour still moves with it */
@@ -228,7 +230,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (site.isPresent()) {
             throw new SpaceProblem("The site “" + site.get().name() + "” moves with “" + name + "”; give it another group first.");
         }
-        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites, distances, measuredFrom);
+        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites, distances, measuredFrom, poses);
     }
 
     /**
@@ -253,17 +255,17 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(site);
         }
-        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom);
+        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom, poses);
     }
 
     /** Without a site. */
     public Surroundings withoutSite(String siteId) {
-        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList(), distances, measuredFrom);
+        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList(), distances, measuredFrom, poses);
     }
 
     /** With the same neighbours in other places. */
     public Surroundings withPlaced(List<Neighbour> placed) {
-        return new Surroundings(axes, groups, placed, sites, distances, measuredFrom);
+        return new Surroundings(axes, groups, placed, sites, distances, measuredFrom, poses);
     }
 
     /**
@@ -292,7 +294,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(d);
         }
-        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom);
+        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom, poses);
     }
 
     private static SpaceProblem gone() {
@@ -301,11 +303,30 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
 
     /** Without a distance. */
     public Surroundings withoutDistance(String distanceId) {
-        return new Surroundings(axes, groups, neighbours, sites, distances.stream().filter(d -> !d.id().equals(distanceId)).toList(), measuredFrom);
+        return new Surroundings(axes, groups, neighbours, sites, distances.stream().filter(d -> !d.id().equals(distanceId)).toList(), measuredFrom, poses);
     }
 
     /** With another neighbour from which all is measured. */
     public Surroundings measuredFrom(String neighbourId) {
-        return new Surroundings(axes, groups, neighbours, sites, distances, neighbourId);
+        return new Surroundings(axes, groups, neighbours, sites, distances, neighbourId, poses);
+    }
+
+    /**
+     * With a place of the axes put in under a name, or in the place of one of that name.
+     *
+     * @throws SpaceProblem when it has no name
+     */
+    public Surroundings with(Pose pose) {
+        if (pose.name().isBlank()) {
+            throw new SpaceProblem("A place of the axes needs a name, such as “service”.");
+        }
+        List<Pose> next = new ArrayList<>(poses.stream().filter(p -> !p.name().equals(pose.name())).toList());
+        next.add(pose);
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, next);
+    }
+
+    /** Without a place of the axes. */
+    public Surroundings withoutPose(String name) {
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses.stream().filter(p -> !p.name().equals(name)).toList());
     }
 }

@@ -40,6 +40,17 @@ public class SnapTest {
     }
 
     @Test
+    public void aSiteBeginsInTheMiddleOfAFaceWithTheHolesOfItsPlate() {
+        Neighbour plate = new Neighbour("p", "tower", "car", Neighbour.Kind.SOLID, Neighbour.Form.PLATE, new Vec3(-30, -36, 6), new Vec3(60, 30, 50), "y", 3, 0, "sheet", 0);
+        Site s = Site.onFace("s", plate, Vec3.Y);
+        assertEquals(s.at(), new Vec3(0, -6, 31));
+        assertEquals(List.of(s.group(), s.sheetId(), s.name()), List.of("car", "sheet", "tower, back"));
+        assertEquals(Site.onFace("s", plate, Vec3.Z.times(-1)).sheetId(), "", "its holes are on the other faces");
+        assertEquals(Site.onFace("s", plate, Vec3.Z.times(-1)).at(), new Vec3(0, -21, 6));
+        org.testng.Assert.expectThrows(SpaceProblem.class, () -> Site.onFace("s", plate, new Vec3(0.6, 0.8, 0)));
+    }
+
+    @Test
     public void nothingPullsFartherThanItMayAndTheNearestWins() {
         Random r = new Random(4);
         for (int i = 0; i < 500; i++) {

@@ -53,7 +53,7 @@ final class FramePanel extends HBox {
         super(14);
         this.machine = machine;
         this.edit = edit;
-        table = new SceneTable(theme, id -> { });
+        table = new SceneTable(theme, (id, way) -> { });
         frame.getItems().setAll(Frames.ALL.stream().map(f -> new Choice<>(f, f.label())).toList());
         frame.setOnAction(e -> fitBars());
         bars.setOnAction(e -> show());

@@ -48,6 +48,7 @@ final class NeighbourForm extends Column {
     private final TextField temp = number("neighbour-temp", "°C");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "neighbour-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "neighbour-put");
+    private final Button copy = Ui.id(Ui.button("Copy", null, this::copy), "neighbour-copy");
     private final Button mirror = Ui.id(Ui.button("Mirror", null, this::mirror), "neighbour-mirror");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "neighbour-remove");
     private Neighbour editing;
@@ -81,7 +82,7 @@ final class NeighbourForm extends Column {
         put.getStyleClass().add("accent");
         getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group), new HBox(6, of, turn),
                 line("lowest corner", at), sizes, line("free around, at", clearance, temp),
-                new HBox(6, put, mirror, remove), complaint);
+                new HBox(6, put, copy, mirror, remove), complaint);
         for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
             f.setOnAction(e -> put());
         }
@@ -165,6 +166,7 @@ final class NeighbourForm extends Column {
         put.setText(n == null ? "Add it" : "Change it");
         remove.setVisible(n != null);
         mirror.setVisible(n != null);
+        copy.setVisible(n != null);
         name.setText(n == null ? "" : n.name());
         kind.getSelectionModel().select(n == null ? 0 : n.kind().ordinal());
         form.getSelectionModel().select(n == null ? 0 : n.form().ordinal());
@@ -208,6 +210,12 @@ final class NeighbourForm extends Column {
         } catch (QuantityException e) {
             complain(e.getMessage());
         }
+    }
+
+    /** The same again, beside it. */
+    private void copy() {
+        Neighbour next = editing.again(BookEdit.freshId());
+        complain(edit.apply("copy " + editing.name(), s -> s.with(next)).orElse(""));
     }
 
     /** The same on the other side, to be corrected by that side's own readings. */

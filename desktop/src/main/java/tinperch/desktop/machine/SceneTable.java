@@ -11,7 +11,7 @@ import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.FeatureEdges;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import tinperch.desktop.look.Theme;
 
 /** A machine's neighbours on the turntable, shifted as its axes move. */
@@ -26,9 +26,9 @@ final class SceneTable {
     private int[] firstFace;
     private Bounds reach;
 
-    /** @param chosen told the id of a neighbour clicked on, empty for none */
-    SceneTable(Theme theme, Consumer<String> chosen) {
-        table = new Turntable(theme, "zones", face -> chosen.accept(face.feature().strip()));
+    /** @param chosen told the id of a neighbour clicked on, empty for none, and the way the face looks */
+    SceneTable(Theme theme, BiConsumer<String, Vec3> chosen) {
+        table = new Turntable(theme, "zones", face -> chosen.accept(face.feature().strip(), face.normal()));
         table.setPrefHeight(310);
         table.setMinHeight(200);
     }

@@ -18,7 +18,9 @@ import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
+import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.MeasuredPattern;
 import tinperch.measure.sheet.Sheet;
@@ -87,7 +89,7 @@ final class SitesPanel extends Column {
             list.getChildren().add(row(s));
         }
         if (m.surroundings().sites().isEmpty()) {
-            list.getChildren().add(Ui.text("Faces with holes that parts are screwed to.", "faint"));
+            list.getChildren().add(Ui.text("Faces with holes that parts are screwed to. Click one on the turntable and it begins here.", "faint"));
         }
         List<Choice<String>> groups = new ArrayList<>(List.of(new Choice<>("", STILL)));
         m.surroundings().groups().forEach(g -> groups.add(new Choice<>(g.name(), g.name())));
@@ -127,6 +129,10 @@ final class SitesPanel extends Column {
             return;
         }
         complain("");
+        fill(s);
+    }
+
+    private void fill(Site s) {
         name.setText(s.name());
         Choice.fill(group, List.copyOf(group.getItems()), s.group());
         facing.setValue(Ways.of(s.facing()));
@@ -136,6 +142,20 @@ final class SitesPanel extends Column {
             at[i].setText(Quantity.plain(p[i], Unit.MM));
         }
         known.setText(Quantity.mm(s.halfWidthMm()));
+    }
+
+    /** A new one in the middle of a face. */
+    void begin(Neighbour n, Vec3 outward) {
+        try {
+            Site there = Site.onFace(BookEdit.freshId(), n, outward);
+            take(null);
+            fill(there);
+            complain("");
+            name.requestFocus();
+            name.selectAll();
+        } catch (SpaceProblem e) {
+            complain(e.getMessage());
+        }
     }
 
     /** A new one, from its name on. */

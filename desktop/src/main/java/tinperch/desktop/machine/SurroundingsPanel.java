@@ -47,6 +47,7 @@ final class SurroundingsPanel extends StackPane implements View {
     private final ShapeShelf shelf;
     private Map<String, Shape> shapes = Map.of();
     private final GapWatch watch;
+    private final PoseBar poses;
     private final Map<String, List<Vec3>> holes = new HashMap<>();
     private final Label tightest = Ui.id(Ui.label("", "strong"), "space-tightest");
     private final ThingList list = new ThingList(this::choose);
@@ -70,7 +71,7 @@ final class SurroundingsPanel extends StackPane implements View {
         start = new FramePanel(desk.theme(), this::machine, this::edit);
         views = new SpaceViews(desk.theme(), this::choose);
         shelf = new ShapeShelf(desk, this::reshape);
-        table = new SceneTable(desk.theme(), this::choose);
+        table = new SceneTable(desk.theme(), this::pickedFace);
         strips = new TravelStrips(desk.theme(), this::edit, this::move);
         watch = new GapWatch(tightest, strips);
         distances = new DistancesPanel(this::edit, strips::pose);
@@ -90,7 +91,8 @@ final class SurroundingsPanel extends StackPane implements View {
         HBox.setHgrow(said, Priority.ALWAYS);
         HBox tools = new HBox(8, said, Ui.whole(near), Ui.whole(all));
         tools.setAlignment(Pos.CENTER_LEFT);
-        VBox left = new VBox(6, drawn, tools, strips);
+        poses = new PoseBar(this::edit, strips::pose, strips::put);
+        VBox left = new VBox(6, drawn, tools, strips, poses);
         VBox.setVgrow(drawn, Priority.ALWAYS);
         left.getStyleClass().add("panel");
         left.setMinSize(0, 0);
@@ -159,6 +161,7 @@ final class SurroundingsPanel extends StackPane implements View {
         Gaps gaps = new Gaps(shown, shapes);
         table.take(shown, shapes);
         strips.take(shown, gaps);
+        poses.take(shown);
         watch.take(gaps);
         move();
     }
@@ -215,6 +218,15 @@ final class SurroundingsPanel extends StackPane implements View {
     @Override
     public void leave() {
         watch.stop();
+        poses.stop();
+    }
+
+    /** A face clicked on the turntable: where sites are in view, one begins there. */
+    private void pickedFace(String id, Vec3 outward) {
+        choose(id);
+        if (sites.isVisible()) {
+            shown.neighbour(id).ifPresent(n -> sites.begin(n, outward));
+        }
     }
 
     private void choose(String id) {

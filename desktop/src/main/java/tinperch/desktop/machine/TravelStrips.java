@@ -53,6 +53,12 @@ final class TravelStrips extends Column {
         return pose;
     }
 
+    /** Puts axes elsewhere. */
+    void put(Map<String, Double> mm) {
+        mm.forEach((axis, at) -> shown.axis(axis).ifPresent(a -> pose.put(axis, a.within(at))));
+        moved.run();
+    }
+
     List<String> axes() {
         return List.copyOf(byAxis.keySet());
     }
@@ -83,6 +89,7 @@ final class TravelStrips extends Column {
     /** Strips for the axes of a machine. */
     void make(Surroundings now) {
         now.home().forEach(pose::putIfAbsent);
+        pose.keySet().retainAll(now.home().keySet());
         getChildren().clear();
         byAxis.clear();
         for (Axis a : now.axes()) {

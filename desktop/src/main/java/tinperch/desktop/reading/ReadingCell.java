@@ -94,6 +94,8 @@ public final class ReadingCell extends Column {
         field.setUserData((DoubleSupplier) () -> Spread.of(list, half).map(Spread::mean).orElse(FIRST));
         HBox line = new HBox(8, field, summary);
         line.setAlignment(Pos.CENTER_LEFT);
+        // Room for the first of them: a row must not grow under the mouse when it is read.
+        chips.getStyleClass().add("reading-chips");
         getChildren().addAll(line, chips);
     }
 

@@ -132,6 +132,34 @@ public class SpaceViewsTest extends WindowTest {
         // About the bed's middle at 115.
         assertEquals(other.corner().x() + other.size().x(), 230 - thing("supply").corner().x(), 1e-9);
         assertFalse(desk.state().machine("avocet").orElseThrow().places().of(other.id(), Along.X).isKnown());
+        press("neighbour-copy");
+        assertEquals(thing("supply, copy").corner().x(), thing("supply").corner().x() + 55, 1e-9);
+    }
+
+    @Test
+    public void aPlaceOfTheAxesIsKeptByNameAndTheWayHomeIsPlayed() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        onFx(() -> {
+            find("travel-z").requestFocus();
+            return null;
+        });
+        robot.push(javafx.scene.input.KeyCode.END);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(text("position-z"), "250 mm");
+        type("pose-name", "service");
+        assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().poses().get(0).mm().get("z"), 250.0);
+        press("pose-home");
+        assertEquals(text("position-z"), "0 mm");
+        press("pose-service");
+        assertEquals(text("position-z"), "250 mm");
+        press("pose-play");
+        waitFor(() -> text("position-z").equals("0 mm"), "it never comes home");
+        press("pose-service");
+        press("pose-forget");
+        assertTrue(desk.state().machine("avocet").orElseThrow().surroundings().poses().isEmpty());
+        click("undo");
+        assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().poses().size(), 1);
     }
 
     @Test
