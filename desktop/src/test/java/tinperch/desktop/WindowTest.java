@@ -152,10 +152,17 @@ public abstract class WindowTest {
 
     /** Turns to the page of the machine that has something, as one who looks for it would. */
     private boolean turnedTo(String id) {
-        MachineView view = shownMachine();
-        Page page = view == null || find(id) != null ? null : view.pageWith(id);
-        if (page != null) {
-            desk.goTo(page);
+        Page before = desk.page();
+        if (desk.place() instanceof Desk.Place.AtMachine && find(id) == null) {
+            for (Page p : Page.values()) {
+                desk.goTo(p);
+                if (find(id) != null) {
+                    break;
+                }
+            }
+            if (find(id) == null) {
+                desk.goTo(before);
+            }
         }
         Node found = find(id);
         for (Node n = found; n != null; n = n.getParent()) {

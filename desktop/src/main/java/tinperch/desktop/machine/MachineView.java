@@ -25,6 +25,9 @@ import tinperch.desktop.reading.ReadingsPane;
  * can lie ready; {@link #aim} says whose it is. Pages nobody has come to are made while nothing else happens.
  */
 public final class MachineView extends VBox implements View {
+    /** A page made takes a moment in which nothing else happens: never two at once. */
+    private static final Duration BETWEEN = Duration.millis(400);
+
     private final Desk desk;
     private final MachineForm form;
     private final PageTabs tabs;
@@ -32,7 +35,7 @@ public final class MachineView extends VBox implements View {
     private final StandingSheet sheet;
     private final Map<Page, Node> pages = new EnumMap<>(Page.class);
     private final Deque<Page> later = new ArrayDeque<>();
-    private final PauseTransition next = new PauseTransition(Duration.millis(40));
+    private final PauseTransition next = new PauseTransition(BETWEEN);
     private SurroundingsPanel space;
     private ModelsPanel models;
 
@@ -129,12 +132,6 @@ public final class MachineView extends VBox implements View {
     /** The sheet. */
     public StandingSheet sheet() {
         return sheet;
-    }
-
-    /** The page with something in it that is put away now; null when no page has it. */
-    public Page pageWith(String id) {
-        return pages.entrySet().stream().filter(e -> e.getValue() instanceof javafx.scene.Parent p && p.getChildrenUnmodifiable().stream()
-                .anyMatch(n -> Ui.find(n, id) != null)).map(Map.Entry::getKey).findFirst().orElse(null);
     }
 
     /** Brings a downloaded model in, as if its file had been dropped here. */
