@@ -174,7 +174,12 @@ public abstract class WindowTest {
     }
 
     protected Node need(String id) {
-        waitFor(() -> turnedTo(id), "no " + id + " in the window");
+        if (Platform.isFxApplicationThread()) {
+            // Nothing comes while its own thread waits.
+            turnedTo(id);
+        } else {
+            waitFor(() -> turnedTo(id), "no " + id + " in the window");
+        }
         return Objects.requireNonNull(find(id));
     }
 
