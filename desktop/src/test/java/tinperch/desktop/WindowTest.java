@@ -156,6 +156,9 @@ public abstract class WindowTest {
         if (desk.place() instanceof Desk.Place.AtMachine && find(id) == null) {
             for (Page p : Page.values()) {
                 desk.goTo(p);
+                // What scrolls takes its content in only when it is styled.
+                stage.getScene().getRoot().applyCss();
+                stage.getScene().getRoot().layout();
                 if (find(id) != null) {
                     break;
                 }

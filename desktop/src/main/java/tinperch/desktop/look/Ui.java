@@ -84,6 +84,12 @@ public final class Ui {
         page.getProperties().put(PUT_AWAY, away);
     }
 
+    /** Shows a node, or takes its room away too. */
+    public static void see(Node node, boolean seen) {
+        node.setVisible(seen);
+        node.setManaged(seen);
+    }
+
     /** Whether neither a node nor anything it is in is put away. */
     public static boolean isSeen(Node node) {
         for (Node n = node; n != null; n = n.getParent()) {

@@ -144,6 +144,9 @@ public final class MachineView extends VBox implements View {
     private void showWanted() {
         desk.wanted(Settle.By.SITE, Settle.By.NEIGHBOURS, Settle.By.MODEL).ifPresent(s -> Platform.runLater(() -> {
             desk.goTo(s.by() == Settle.By.MODEL ? Page.MODELS : Page.SURROUNDINGS);
+            // What scrolls takes its content in only when it is styled; before that it cannot have the keyboard.
+            applyCss();
+            layout();
             if (s.by() != Settle.By.MODEL) {
                 space.begin(s.by());
             }

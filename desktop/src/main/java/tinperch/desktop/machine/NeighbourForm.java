@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -93,19 +92,14 @@ final class NeighbourForm extends Column {
     /** Shows what the chosen form needs, and only that. */
     private void fitForm() {
         Neighbour.Form f = form();
-        show(along, f != Neighbour.Form.BOX);
-        show(of, f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
-        show(turn, f == Neighbour.Form.MODEL);
-        show(sizes, f != Neighbour.Form.MODEL);
+        Ui.see(along, f != Neighbour.Form.BOX);
+        Ui.see(of, f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
+        Ui.see(turn, f == Neighbour.Form.MODEL);
+        Ui.see(sizes, f != Neighbour.Form.MODEL);
         of.setPromptText(f == Neighbour.Form.PLATE ? "holes as read on" : "which model");
         Choice.fill(of, f == Neighbour.Form.PLATE ? machine.get().sheets().stream().filter(Sheet::isPattern).map(x -> new Choice<>(x.id(), x.name())).toList()
                 : f == Neighbour.Form.MODEL ? machine.get().models().stream().map(m -> new Choice<>(m.id(), m.name())).toList() : List.<Choice<String>>of(),
                 Choice.in(of, ""));
-    }
-
-    private static void show(Node n, boolean wanted) {
-        n.setVisible(wanted);
-        n.setManaged(wanted);
     }
 
     private Neighbour.Form form() {

@@ -64,7 +64,7 @@ final class PoseBar extends FlowPane {
             all.add(name);
             all.add(forget);
             getChildren().setAll(all);
-            see(forget, false);
+            Ui.see(forget, false);
         }
         shown = next;
     }
@@ -76,19 +76,14 @@ final class PoseBar extends FlowPane {
             set(p.mm());
             last = p.name();
             forget.setText("Forget “" + last + "”");
-            see(forget, true);
+            Ui.see(forget, true);
         });
         return b;
     }
 
-    private static void see(Node n, boolean seen) {
-        n.setVisible(seen);
-        n.setManaged(seen);
-    }
-
     private void set(Map<String, Double> mm) {
         stop();
-        see(forget, false);
+        Ui.see(forget, false);
         go.accept(mm);
     }
 

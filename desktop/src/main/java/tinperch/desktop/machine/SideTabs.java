@@ -31,21 +31,16 @@ final class SideTabs extends Column {
         getChildren().add(content);
         boolean first = getChildren().size() == 2;
         b.setSelected(first);
-        see(content, first);
+        Ui.see(content, first);
     }
 
     /** Brings something into view. */
     void show(Node content) {
         for (Node n : getChildren()) {
             if (n != row) {
-                see(n, n == content);
+                Ui.see(n, n == content);
                 ((ToggleButton) n.getProperties().get(TAB)).setSelected(n == content);
             }
         }
-    }
-
-    private static void see(Node n, boolean seen) {
-        n.setVisible(seen);
-        n.setManaged(seen);
     }
 }
