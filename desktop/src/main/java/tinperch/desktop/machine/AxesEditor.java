@@ -39,13 +39,18 @@ final class AxesEditor extends Column {
     }
 
     private void make(String label, UnaryOperator<Surroundings> change) {
-        complaint.setText(edit.apply(label, change).orElse(""));
+        complain(edit.apply(label, change).orElse(""));
+    }
+
+    private void complain(String why) {
+        complaint.setText(why);
+        Ui.see(complaint, !why.isEmpty());
     }
 
     void refresh(Surroundings now) {
-        complaint.setText("");
+        complain("");
         axes.getChildren().clear();
-        axes.addRow(0, Ui.label("Axis", "column"), Ui.label("grows", "column"), Ui.label("homes at its", "column"),
+        axes.addRow(0, Ui.whole(Ui.label("Axis", "column")), Ui.label("grows", "column"), Ui.label("homes at its", "column"),
                 Ui.label("as number", "column"));
         int row = 1;
         for (Axis a : now.axes()) {
@@ -61,10 +66,10 @@ final class AxesEditor extends Column {
                 return edit.apply("homing order of " + a.name(), s -> s.with(new Axis(a.name(), a.direction(), a.fromMm(), a.toMm(),
                         a.homeAtTop(), Integer.parseInt(typed.strip()))));
             });
-            order.setMaxWidth(60);
+            order.setMaxWidth(44);
             Button gone = Ui.id(Ui.button("remove", null, () -> make("remove axis " + a.name(), s -> s.withoutAxis(a.name()))),
                     "axis-" + a.name() + "-remove");
-            axes.addRow(row++, Ui.label(a.name(), "strong"), way, end, order, gone);
+            axes.addRow(row++, Ui.label(a.name(), "strong"), way, end, order, Ui.whole(gone));
         }
         CommitField fresh = fresh("new-axis", "new axis, u say", typed -> edit.apply("add axis " + typed, s -> {
             if (s.axis(typed).isPresent()) {

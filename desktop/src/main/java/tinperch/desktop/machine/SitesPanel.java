@@ -67,7 +67,7 @@ final class SitesPanel extends Column {
         middle.setMinWidth(110);
         HBox place = new HBox(6, middle, at[0], at[1], at[2], known);
         place.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(Ui.label("Sites", "column"), list, new HBox(6, name, group), new HBox(6, facing, sheet), place,
+        getChildren().addAll(list, new HBox(6, name, group), new HBox(6, facing, sheet), place,
                 new HBox(6, put, remove), complaint);
         for (TextField f : new TextField[] {name, at[2], known}) {
             f.setOnAction(e -> put());
