@@ -50,7 +50,7 @@ public class PlacesSpeed {
             read.add(new Distance("d" + k, along, new End("n" + a, End.Where.LOW), new End("n" + b, End.Where.LOW),
                     List.of(new Reading(mm, Instant.EPOCH, "calipers")), Spread.CALIPER_MM, Map.of(), ""));
         }
-        return new Surroundings(List.of(), List.of(), all, List.of(), read, "n0", List.of());
+        return new Surroundings(List.of(), List.of(), all, List.of(), read, "n0", List.of(), List.of());
     }
 
     @Benchmark

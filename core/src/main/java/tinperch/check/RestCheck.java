@@ -18,6 +18,7 @@ import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 import tinperch.upgrade.FeatureKinds;
@@ -75,7 +76,8 @@ public final class RestCheck implements Check {
         if (g.stands()) {
             return 0;
         }
-        double said = g.neighbour().clearanceMm();
+        // What access says is how far before it must be free; that is part of its shape.
+        double said = g.neighbour().kind() == Neighbour.Kind.ACCESS && !g.neighbour().way().isEmpty() ? 0 : g.neighbour().clearanceMm();
         return said > 0 ? said : switch (g.neighbour().kind()) {
             case HOT -> HOT_MM;
             case SOLID, CABLE -> USUAL_MM;
@@ -105,7 +107,7 @@ public final class RestCheck implements Check {
                 : Quantity.mm(g.gapMm()) + " between " + g.feature() + " and " + n.name() + ", " + Quantity.mm(wantedMm(g)) + " wanted";
         String why = switch (n.kind()) {
             case HOT -> n.name() + " is hot: plastic this near softens. At rest, axes at home.";
-            case ACCESS -> "A hand or a tool must get there. At rest, axes at home.";
+            case ACCESS -> "A hand or a tool must get there" + n.towards().map(w -> " " + side(w)).orElse("") + ". At rest, axes at home.";
             case CABLE -> "A cable that rubs wears through. At rest, axes at home.";
             case LIGHT -> "Light or air must pass there. At rest, axes at home.";
             case SOLID -> "Measured between the two shapes, at rest, axes at home.";
@@ -117,9 +119,16 @@ public final class RestCheck implements Check {
                 remedies.add(Remedy.pull(r.lever(), c.recipe().values(), -(wantedMm(g) - g.gapMm()) / along));
             }
         }
-        cutAround(n, g.piece(), wantedMm(g), c.part()).ifPresent(remedies::add);
+        if (c.machine().surroundings().neighbour(n.id()).isPresent()) {
+            cutAround(n, g.piece(), wantedMm(g), c.part()).ifPresent(remedies::add);
+        }
         return Finding.of(id, in || n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(g)).at(g.piece().id(), g.feature())
                 .with(remedies).about(Subject.LAYOUT);
+    }
+
+    private static String side(Vec3 way) {
+        return Math.abs(way.z()) > 0.5 ? way.z() > 0 ? "from above" : "from below" : Math.abs(way.x()) > 0.5 ? way.x() > 0 ? "from the right" : "from the left"
+                : way.y() > 0 ? "from behind" : "from the front";
     }
 
     /** Takes the neighbour's room out of the piece; what that leaves of it is tried out before it is offered. */

@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
@@ -53,8 +55,7 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
     @Override
     public Optional<List<Gap>> compute(Case c, Facts facts) {
         Optional<Placement> place = inMachine(c, facts);
-        List<TriangleTree> trees = facts.get(TreesFact.TREES);
-        if (place.isEmpty() || trees.isEmpty()) {
+        if (place.isEmpty() || facts.get(TreesFact.TREES).isEmpty()) {
             return Optional.empty();
         }
         Surroundings space = c.machine().surroundings();
@@ -62,23 +63,35 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
         Site site = c.site().orElseThrow();
         Vec3 shift = space.shift(site.group(), home);
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
-        List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(MeshesFact.Made::piece).toList();
         boolean through = facts.get(FormFact.FORM).form().flatMap(PartForm::mount).map(PartForm.Mount::through).orElse(false);
         List<Gap> all = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
-            Vec3 by = shift.minus(space.shift(n.group(), home));
-            Shape shape = shapes.get(n.id());
             boolean stands = n.group().equals(site.group()) && n.isMatter() && touches(n.bounds(Vec3.ZERO), site.at());
             // The opening it goes through is drawn in no neighbour.
-            for (int i = 0; i < pieces.size() && !(stands && through); i++) {
-                facts.stop().check();
-                Placement p = place.get().times(pieces.get(i).place()).moved(by);
-                if (trees.get(i).mesh().bounds().placed(p).overlaps(shape.bounds(), NEAR_MM)) {
-                    all.add(gap(n, pieces.get(i), shape.tree(), trees.get(i), p, stands, facts.stop()));
-                }
+            if (!(stands && through)) {
+                gaps(n, shapes.get(n.id()), place.get().moved(shift.minus(space.shift(n.group(), home))), stands, facts, all);
+            }
+        }
+        for (Run r : space.runs()) {
+            Mesh mesh = r.mesh(space, home);
+            if (mesh.triangleCount() > 0) {
+                gaps(r.standing(mesh), Shape.of(mesh), place.get().moved(shift), false, facts, all);
             }
         }
         return Optional.of(all);
+    }
+
+    /** @param place where the part stands as the neighbour sees it */
+    private static void gaps(Neighbour n, Shape shape, Placement place, boolean stands, Facts facts, List<Gap> all) {
+        List<TriangleTree> trees = facts.get(TreesFact.TREES);
+        List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(MeshesFact.Made::piece).toList();
+        for (int i = 0; i < pieces.size(); i++) {
+            facts.stop().check();
+            Placement p = place.times(pieces.get(i).place());
+            if (trees.get(i).mesh().bounds().placed(p).overlaps(shape.bounds(), NEAR_MM)) {
+                all.add(gap(n, pieces.get(i), shape.tree(), trees.get(i), p, stands, facts.stop()));
+            }
+        }
     }
 
     private static boolean touches(Bounds b, Vec3 p) {

@@ -9,7 +9,7 @@ import tinperch.machine.Machine;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Shape;
-import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.part.Models;
 import tinperch.part.bind.MeshRef;
 import tinperch.part.param.PartProblem;
@@ -37,7 +37,7 @@ public final class SceneFact implements Fact<Map<String, Shape>> {
     public Map<String, Shape> compute(Case c, Facts facts) {
         Map<String, Shape> all = new LinkedHashMap<>();
         Machine machine = c.machine();
-        NeighbourMesh meshes = new NeighbourMesh(id -> machine.sheet(id).flatMap(s -> MeasuredPattern.of(s.pattern())), id -> model(machine, id, c.models()));
+        NeighbourMesh meshes = new NeighbourMesh(id -> machine.sheet(id).flatMap(HolePattern::of), id -> model(machine, id, c.models()));
         for (Neighbour n : machine.surroundings().neighbours()) {
             facts.stop().check();
             all.put(n.id(), Shape.of(n, meshes));

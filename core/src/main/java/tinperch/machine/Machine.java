@@ -13,7 +13,7 @@ import tinperch.machine.place.Places;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
-import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.measure.sheet.Sheet;
 
 /**
@@ -199,7 +199,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     }
 
     private Places places(Surroundings of) {
-        return Places.of(of, (n, hole) -> sheet(n.of()).map(Sheet::pattern).flatMap(MeasuredPattern::of).flatMap(p -> NeighbourMesh.hole(n, p, hole)));
+        return Places.of(of, (n, hole) -> sheet(n.of()).flatMap(HolePattern::of).flatMap(p -> NeighbourMesh.hole(n, p, hole)));
     }
 
     /** A reading sheet by its id; empty when there is none of it. */

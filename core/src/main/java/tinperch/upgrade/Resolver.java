@@ -15,6 +15,7 @@ import tinperch.measure.sheet.Sheet;
 import tinperch.part.PartFamily;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.BodyRef;
+import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Known;
 import tinperch.part.bind.MeshRef;
 import tinperch.part.bind.ProfileRef;
@@ -33,6 +34,8 @@ import tinperch.solid.Vec3;
 /** Resolves the bindings of a part against its machine. What cannot be resolved is said, never thrown. */
 public final class Resolver {
     private static final Known AS_IT_STANDS = new Known(Known.How.USUAL, "as it stands in the surroundings", 0, List.of());
+
+    private static final Known AS_THE_FILE_SAYS = new Known(Known.How.USUAL, "as the file of the model says, not measured", 0, List.of());
 
     private final Machine machine;
     private final BiFunction<String, String, Ref> ports;
@@ -91,6 +94,9 @@ public final class Resolver {
         if (binding instanceof Binding.AtSite s) {
             Site site = machine.surroundings().site(s.siteId()).orElseThrow(() ->
                     new PartProblem("The site this was bound to is gone from " + machine.name() + "; choose another."));
+            if (site.drawn() != null && machine.sheet(site.sheetId()).isEmpty()) {
+                return cast(kind, HolesRef.of(site.name(), site.drawn(), AS_THE_FILE_SAYS));
+            }
             return ofSizes(kind, Optional.of(machine.sheet(site.sheetId()).orElseThrow(() ->
                     new PartProblem("No holes were read at the site “" + site.name() + "”; lay a reading sheet on it."))), "");
         }

@@ -92,9 +92,11 @@ public class DistancesTest extends WindowTest {
         Distance wrong = machine("avocet").surroundings().distances().get(machine("avocet").surroundings().distances().size() - 1);
         press("distance-" + wrong.id());
         // Left out it says nothing; taken in again it disagrees again.
-        press("distance-chip-0");
+        press("chip-distance-0");
+        press("chip-out");
         assertNull(find("distance-doubt"));
-        press("distance-chip-0");
+        press("chip-distance-0");
+        press("chip-out");
         need("distance-doubt");
         press("distance-remove");
         assertNull(find("distance-doubt"));

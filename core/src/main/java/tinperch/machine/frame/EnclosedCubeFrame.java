@@ -2,6 +2,7 @@ package tinperch.machine.frame;
 
 import tinperch.machine.Machine;
 import tinperch.machine.StartingFrames;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
@@ -26,6 +27,9 @@ final class EnclosedCubeFrame extends NamedFrame {
                 .rod("left y rod", "", new Vec3(-60 - r, -60, 40), new Vec3(r, y + 130, r), "y").rod("right y rod", "", new Vec3(x + 60, -60, 40), new Vec3(r, y + 130, r), "y")
                 .box("left gantry end", "gantry", new Vec3(-56, 20, 26), new Vec3(14, 26 + r, 28 + 2 * r)).box("right gantry end", "gantry", new Vec3(x + 42, 20, 26), new Vec3(14, 26 + r, 28 + 2 * r))
                 .rod("lower x rod", "gantry", new Vec3(-42, 30, 30), new Vec3(x + 84, r, r), "x").rod("upper x rod", "gantry", new Vec3(-42, 30, 50 + r), new Vec3(x + 84, r, r), "x")
-                .box("carriage", "carriage", new Vec3(-25, 14, 16), new Vec3(50, 12, 60)).hotEnd("carriage").from("bed");
+                .box("carriage", "carriage", new Vec3(-25, 14, 16), new Vec3(50, 12, 60)).hotEnd("carriage")
+                .belt("x belt", "gantry", Along.Z, new Vec3(-41, 28, 40 + r), new Vec3(x + 41, 34 + r, 40 + r))
+                .belt("left y belt", "", Along.Z, new Vec3(-56 - r / 2, -58, 44 + r), new Vec3(-64 - r / 2, y + 66, 44 + r)).belt("right y belt", "", Along.Z, new Vec3(x + 64 + r / 2, -58, 44 + r), new Vec3(x + 56 + r / 2, y + 66, 44 + r))
+                .from("bed");
     }
 }

@@ -2,6 +2,7 @@ package tinperch.machine.frame;
 
 import tinperch.machine.Machine;
 import tinperch.machine.StartingFrames;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
@@ -26,6 +27,7 @@ final class FlatFrame extends NamedFrame {
                 .profile("rear bar", "", new Vec3(left, back, 0), new Vec3(right + bar - left, bar, bar), "x")
                 .profile("gantry beam", "gantry", new Vec3(-64, 26, bar + 8), new Vec3(n.xMm() + 128, bar, bar), "x")
                 .box("head", "carriage", new Vec3(-20, -20, 5), new Vec3(40, 40, 2 * bar + 40)).motor("x motor", "gantry", -64, 26, 2 * bar + 10)
+                .belt("x belt", "gantry", Along.Y, new Vec3(-60, 23, 1.5 * bar + 3), new Vec3(n.xMm() + 60, 23, 1.5 * bar + 13))
                 .access("lid swing", new Vec3(left, front, 2 * bar + 110), new Vec3(right + bar - left, back + bar - front, 300)).from("cutting bed");
     }
 }

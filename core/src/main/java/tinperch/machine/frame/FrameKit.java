@@ -1,10 +1,13 @@
 package tinperch.machine.frame;
 
+import java.util.List;
 import tinperch.catalogue.UsualThing;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Vec3;
 
@@ -16,6 +19,9 @@ final class FrameKit {
     private static final double BEAM_UP_MM = 30;
     private static final double WHEEL_MM = 24;
     private static final double PAPER_MM = 0.2;
+    /** Width of belts and how far their two strands are apart, mm (common practice). */
+    private static final double BELT_MM = 6;
+    private static final double STRANDS_MM = 10;
 
     private Surroundings space;
     private int number;
@@ -59,6 +65,17 @@ final class FrameKit {
         return put(name, group, Kind.SOLID, Form.CYLINDER, at, size, along, 2, 0);
     }
 
+    /** A belt round two pulleys, in the plane of two of its corners that lie across from each other; its width lies along a direction. */
+    FrameKit belt(String name, String group, Along wide, Vec3 from, Vec3 to) {
+        // It runs the longer way there, turns, and runs back.
+        Vec3 way = to.minus(from);
+        Along far = java.util.Arrays.stream(Along.values()).max(java.util.Comparator.comparingDouble(a -> Math.abs(a.of(way)))).orElseThrow();
+        Vec3 along = far.direction().times(far.of(way));
+        List<Vec3> corners = List.of(from, from.plus(along), to, to.minus(along), from);
+        space = space.with(new Run("l" + ++number, name, Run.Kind.BELT, corners.stream().map(p -> new Run.Hold(group, p)).toList(), BELT_MM, wide, 0, 0));
+        return this;
+    }
+
     /** A step motor of the usual size, standing on its face. */
     FrameKit motor(String name, String group, double x, double y, double z) {
         double face = usual("motor-17", "face");
@@ -75,11 +92,13 @@ final class FrameKit {
         double wide = 10;
         double y = BEAM_MM + bar / 2 - wide / 2;
         double top = BEAM_UP_MM + bar;
+        double apart = Math.min(STRANDS_MM, bar - 2) / 2;
         Vec3 wheel = new Vec3(WHEEL_MM, wide, WHEEL_MM);
         return profile("gantry beam", beamGroup, new Vec3(-60, BEAM_MM, BEAM_UP_MM), new Vec3(travelMm + 120, bar, bar), "x")
                 .box("carriage plate", "carriage", new Vec3(-30, PLATE_MM, 8), new Vec3(60, 6, top + WHEEL_MM - 8))
                 .rod("upper wheel, left", "carriage", new Vec3(-30, y, top), wheel, "y").rod("upper wheel, right", "carriage", new Vec3(6, y, top), wheel, "y")
                 .rod("lower wheel", "carriage", new Vec3(-12, y, BEAM_UP_MM - WHEEL_MM), wheel, "y")
+                .belt("x belt", beamGroup, Along.Y, new Vec3(-50, BEAM_MM - BELT_MM / 2, BEAM_UP_MM + bar / 2 - apart), new Vec3(travelMm + 50, BEAM_MM - BELT_MM / 2, BEAM_UP_MM + bar / 2 + apart))
                 .box("x end switch", beamGroup, new Vec3(-58, BEAM_MM, top), new Vec3(20, 6, 10)).hotEnd("carriage");
     }
 
@@ -96,6 +115,7 @@ final class FrameKit {
         return bed(n, 60)
                 .box("bed carriage", "bed", new Vec3(mx - 19, my - 19, -20), new Vec3(38, 38, 8))
                 .profile("base rail", "", new Vec3(mx - bar, -my - 70, -24 - bar), new Vec3(2 * bar, 2 * my + 140, bar), "y")
+                .belt("y belt", "", Along.X, new Vec3(mx, -my - 72, -22), new Vec3(mx, my + 72, -27 - bar))
                 .motor("y motor", "", mx - 21, my + 74, -70);
     }
 

@@ -2,6 +2,7 @@ package tinperch.machine.frame;
 
 import java.util.List;
 import tinperch.machine.Machine;
+import tinperch.machine.space.Along;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Surroundings;
@@ -28,6 +29,7 @@ final class WireCutterFrame extends NamedFrame {
             k.profile(side + " rail", "", new Vec3(-80, left ? in - 60 - bar : in + 60, -30 - bar), new Vec3(n.xMm() + 160, bar, bar), "x")
                     .profile(side + " tower", side + " tower", new Vec3(-bar / 2, left ? in - 60 - bar : in + 60, -24), new Vec3(bar, bar, n.zMm() + 90), "z")
                     .box(side + " wire holder", side + " carriage", new Vec3(-20, left ? in - 54 : in + 24, -8), new Vec3(40, 30, 16))
+                    .belt(side + " belt", "", Along.Y, new Vec3(-82, in + out * (60 + bar / 2), -27), new Vec3(n.xMm() + 82, in + out * (60 + bar / 2), -33 - bar))
                     .motor(side + " rail motor", "", n.xMm() + 84, in + out * 60 - (left ? 44 : 0), -30 - 42.3);
         }
         return k.from("left rail");

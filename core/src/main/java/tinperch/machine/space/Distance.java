@@ -51,6 +51,11 @@ public record Distance(String id, Along along, End from, End to, List<Reading> r
         return new Distance(id, along, from, to, next, instrumentMm, pose, note);
     }
 
+    /** The same readings, read the other way round. */
+    public Distance swapped() {
+        return new Distance(id, along, to, from, readings, instrumentMm, pose, note);
+    }
+
     /** Whether it ends at a neighbour. */
     public boolean touches(String neighbourId) {
         return from.neighbourId().equals(neighbourId) || to.neighbourId().equals(neighbourId);

@@ -1,5 +1,6 @@
 package tinperch.machine.space;
 
+import java.util.Optional;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
 
@@ -15,17 +16,29 @@ import tinperch.solid.Vec3;
  * @param tempC its temperature when it is a hot one
  * @param of for a plate the sheet its holes were read on, for a model its id; empty for the others
  * @param turnDeg for a model the turn about {@code along}, degrees
+ * @param way for access where a hand or a tool comes from, for a cone where it opens to: x, -x, y, -y, z, -z; empty where that does not matter
  */
 public record Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
-        double clearanceMm, double tempC, String of, double turnDeg) {
+        double clearanceMm, double tempC, String of, double turnDeg, String way) {
+    /** What a hand or a tool wants free before what it must get to, where nothing else is said (value from memory). */
+    private static final double HAND_MM = 100;
+
     public Neighbour {
+        // Kept by an earlier version, or written by hand, they may be missing.
         of = of == null ? "" : of;
+        way = way == null || !way.matches("-?[xyz]") ? "" : way;
+    }
+
+    /** One that has no way. */
+    public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
+            double clearanceMm, double tempC, String of, double turnDeg) {
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, "");
     }
 
     /** One that needs no sheet and no model. */
     public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
             double clearanceMm, double tempC) {
-        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, "", 0);
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, "", 0, "");
     }
 
     /** What it means for a part. */
@@ -45,7 +58,7 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
 
     /** Its rough shape. */
     public enum Form {
-        BOX("Box"), CYLINDER("Rod"), PROFILE("Profile"), PLATE("Plate with holes"), MODEL("Downloaded model");
+        BOX("Box"), CYLINDER("Rod"), PROFILE("Profile"), PLATE("Plate with holes"), MODEL("Downloaded model"), CONE("Cone");
 
         private final String label;
 
@@ -64,17 +77,22 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
     }
 
     public Neighbour sized(Vec3 next) {
-        return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg);
+        return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg, way);
     }
 
     /** The same again, beside it to the right. */
     public Neighbour again(String freshId) {
-        return new Neighbour(freshId, name + ", copy", group, kind, form, corner.plus(Vec3.X.times(size.x() + 5)), size, along, clearanceMm, tempC, of, turnDeg);
+        return new Neighbour(freshId, name + ", copy", group, kind, form, corner.plus(Vec3.X.times(size.x() + 5)), size, along, clearanceMm, tempC, of, turnDeg, way);
+    }
+
+    /** Moving with another group. */
+    public Neighbour in(String other) {
+        return new Neighbour(id, name, other, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, way);
     }
 
     /** With its lowest corner elsewhere. */
     public Neighbour at(Vec3 next) {
-        return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg);
+        return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg, way);
     }
 
     /** Its box with its group shifted. */
@@ -83,8 +101,33 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         return new Bounds(at, at.plus(size));
     }
 
+    /** With another way. */
+    public Neighbour going(String next) {
+        return new Neighbour(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, next);
+    }
+
+    /** The direction {@code way} names; empty where it has none. */
+    public Optional<Vec3> towards() {
+        return way.isEmpty() ? Optional.empty() : Optional.of(axis(way.substring(way.length() - 1)).times(way.startsWith("-") ? -1 : 1));
+    }
+
+    /** The box of access with what a hand or a tool needs before it: so far as it says to want free, else 100 mm. */
+    public Neighbour reached() {
+        if (kind != Kind.ACCESS || way.isEmpty()) {
+            return this;
+        }
+        double mm = clearanceMm > 0 ? clearanceMm : HAND_MM;
+        Vec3 w = towards().orElseThrow();
+        Vec3 longer = new Vec3(Math.abs(w.x()), Math.abs(w.y()), Math.abs(w.z())).times(mm);
+        return at(corner.plus(way.startsWith("-") ? w.times(mm) : Vec3.ZERO)).sized(size.plus(longer));
+    }
+
+    private static Vec3 axis(String name) {
+        return name.equals("x") ? Vec3.X : name.equals("y") ? Vec3.Y : Vec3.Z;
+    }
+
     /** The direction {@code along} names. */
     public Vec3 direction() {
-        return along.equals("x") ? Vec3.X : along.equals("y") ? Vec3.Y : Vec3.Z;
+        return axis(along);
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
@@ -17,14 +17,14 @@ import tinperch.solid.kernel.SolidKernel;
 public final class NeighbourMesh {
     private static final int ROUND_SIDES = 48;
 
-    private final Function<String, Optional<MeasuredPattern>> patterns;
+    private final Function<String, Optional<HolePattern>> patterns;
     private final Function<String, Optional<Mesh>> models;
 
     /**
      * @param patterns the hole pattern of a sheet, by its id
      * @param models the mesh of a downloaded model in mm, by its id
      */
-    public NeighbourMesh(Function<String, Optional<MeasuredPattern>> patterns, Function<String, Optional<Mesh>> models) {
+    public NeighbourMesh(Function<String, Optional<HolePattern>> patterns, Function<String, Optional<Mesh>> models) {
         this.patterns = patterns;
         this.models = models;
     }
@@ -32,8 +32,9 @@ public final class NeighbourMesh {
     /** A plate whose sheet, or a model whose mesh, is not there is its box. */
     public Mesh of(Neighbour n) {
         return switch (n.form()) {
-            case BOX -> box(n);
-            case CYLINDER -> cylinder(n);
+            case BOX -> box(n.reached());
+            case CONE -> cone(n);
+            case CYLINDER -> cylinder(n.reached());
             case PROFILE -> profile(n);
             case PLATE -> patterns.apply(n.of()).map(p -> plate(n, p)).orElseGet(() -> box(n));
             case MODEL -> models.apply(n.of()).map(m -> model(n, m)).orElseGet(() -> box(n));
@@ -64,6 +65,35 @@ public final class NeighbourMesh {
         return mesh(Leaf.extrusion(n.name(), Profile.disc(0, 0, across, ROUND_SIDES), p, 0, n.size().dot(p.w())));
     }
 
+    /** From a point in the middle of one face to all of the opposite one: light from a lamp, air from an outlet, what a camera sees. */
+    private static Mesh cone(Neighbour of) {
+        Vec3 way = of.towards().orElse(Vec3.Z.times(-1));
+        double deep = Math.abs(of.size().dot(way));
+        Vec3 middle = of.corner().plus(of.size().times(0.5));
+        Vec3 tip = middle.minus(way.times(deep / 2));
+        Placement p = Placement.along(tip, way, Math.abs(way.x()) > 0.5 ? Vec3.Y : Vec3.X);
+        double rx = Math.abs(of.size().dot(p.u())) / 2;
+        double ry = Math.abs(of.size().dot(p.v())) / 2;
+        int n = ROUND_SIDES;
+        double[] xyz = new double[3 * (n + 2)];
+        int[] triangles = new int[6 * n];
+        for (int i = 0; i < n; i++) {
+            double a = 2 * Math.PI * i / n;
+            put(xyz, i, p.point(rx * Math.cos(a), ry * Math.sin(a), deep));
+            int j = (i + 1) % n;
+            System.arraycopy(new int[] {n, j, i, n + 1, i, j}, 0, triangles, 6 * i, 6);
+        }
+        put(xyz, n, tip);
+        put(xyz, n + 1, p.point(0, 0, deep));
+        return new Mesh(xyz, triangles, new int[2 * n], List.of()).facetted(of.name());
+    }
+
+    private static void put(double[] xyz, int i, Vec3 v) {
+        xyz[3 * i] = v.x();
+        xyz[3 * i + 1] = v.y();
+        xyz[3 * i + 2] = v.z();
+    }
+
     /** A slot on every side, a third of the width wide and deep: what matters is that something reaches in. */
     private static Mesh profile(Neighbour n) {
         Placement p = along(n);
@@ -80,36 +110,25 @@ public final class NeighbourMesh {
     }
 
     /** Its holes in the middle of it; holes that would break out of its edge are left out. */
-    private static Mesh plate(Neighbour n, MeasuredPattern pattern) {
+    private static Mesh plate(Neighbour n, HolePattern pattern) {
         Placement p = along(n);
         double w = n.size().dot(p.u());
         double h = Math.abs(n.size().dot(p.v()));
-        double mx = 0;
-        double my = 0;
-        for (double[] c : pattern.centres()) {
-            mx += c[0] / 4;
-            my += c[1] / 4;
-        }
         List<double[]> rings = new ArrayList<>();
         rings.add(Profile.rectangle(0, 0, w, h).ring(0));
         double r = pattern.diameterMm() / 2;
-        for (double[] c : pattern.centres()) {
-            if (Math.abs(c[0] - mx) + r * 1.05 < w / 2 && Math.abs(c[1] - my) + r * 1.05 < h / 2) {
-                rings.add(Profile.hole(c[0] - mx, c[1] - my, 2 * r, 24).ring(0));
+        for (HolePattern.Hole c : pattern.holes()) {
+            if (Math.abs(c.xMm()) + r * 1.05 < w / 2 && Math.abs(c.yMm()) + r * 1.05 < h / 2) {
+                rings.add(Profile.hole(c.xMm(), c.yMm(), 2 * r, 24).ring(0));
             }
         }
         return mesh(Leaf.extrusion(n.name(), Profile.of(rings.toArray(double[][]::new)), p, 0, n.size().dot(p.w())));
     }
 
     /** The middle of a plate's hole from its lowest corner, mm; empty for a hole it does not have. */
-    public static Optional<Vec3> hole(Neighbour n, MeasuredPattern pattern, String label) {
-        int i = label.length() == 1 ? label.charAt(0) - 'A' : -1;
-        if (n.form() != Neighbour.Form.PLATE || i < 0 || i >= pattern.centres().size()) {
-            return Optional.empty();
-        }
-        double mx = pattern.centres().stream().mapToDouble(c -> c[0]).average().orElse(0);
-        double my = pattern.centres().stream().mapToDouble(c -> c[1]).average().orElse(0);
-        return Optional.of(along(n).point(pattern.centres().get(i)[0] - mx, pattern.centres().get(i)[1] - my, n.size().dot(n.direction()) / 2).minus(n.corner()));
+    public static Optional<Vec3> hole(Neighbour n, HolePattern pattern, String label) {
+        return n.form() != Neighbour.Form.PLATE ? Optional.empty()
+                : pattern.hole(label).map(h -> along(n).point(h.xMm(), h.yMm(), n.size().dot(n.direction()) / 2).minus(n.corner()));
     }
 
     private static Mesh model(Neighbour n, Mesh mesh) {

@@ -1,9 +1,8 @@
 package tinperch.machine.space;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 
@@ -16,11 +15,23 @@ import tinperch.solid.Vec3;
  * @param turnDeg how far its holes are turned about {@code facing}
  * @param halfWidthMm how well its place is known, 95 % half width
  * @param sheetId the sheet its holes were read on, empty when they were not
+ * @param drawn its holes as the file of the model it lies on says, about their middle; null where there is no such model
+ * @param onId the neighbour on whose face it lies and with which it goes where readings put that; empty for none
  */
-public record Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId) {
+public record Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId, String onId, HolePattern drawn) {
+    public Site {
+        // Kept by an earlier version, or written by hand, they may be missing.
+        sheetId = sheetId == null ? "" : sheetId;
+        onId = onId == null ? "" : onId;
+    }
+
+    /** One on no neighbour that is drawn. */
+    public Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId) {
+        this(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, "", null);
+    }
 
     /** How well a face is known that was only pointed at, mm. */
-    private static final double POINTED_MM = 0.5;
+    static final double POINTED_MM = 0.5;
 
     /**
      * A site in the middle of a face of a neighbour, with the holes that were read on a plate.
@@ -29,16 +40,15 @@ public record Site(String id, String name, String group, Vec3 at, Vec3 facing, d
      * @throws SpaceProblem when it looks along none of x, y and z
      */
     public static Site onFace(String id, Neighbour n, Vec3 outward) {
-        for (Along a : Along.values()) {
-            if (Math.abs(a.of(outward)) > 0.999) {
-                Vec3 way = a.direction().times(Math.signum(a.of(outward)));
-                Vec3 middle = n.corner().plus(n.size().times(0.5));
-                boolean plate = n.form() == Neighbour.Form.PLATE && Math.abs(n.direction().dot(way)) > 0.999;
-                return new Site(id, n.name() + ", " + a.word(a.of(outward) > 0 ? End.Where.HIGH : End.Where.LOW), n.group(), middle.plus(way.times(a.of(n.size()) / 2)), way, 0,
-                        POINTED_MM, plate ? n.of() : "");
-            }
-        }
-        throw new SpaceProblem("A site looks along x, y or z; this face looks elsewhere. Type its place below.");
+        Face face = Face.looking(n.id(), outward).orElseThrow(() -> new SpaceProblem("A site looks along x, y or z; this face looks elsewhere. Type its place below."));
+        boolean plate = n.form() == Neighbour.Form.PLATE && Math.abs(n.direction().dot(face.outward())) > 0.999;
+        return new Site(id, face.words(n), n.group(), face.middle(n), face.outward(), 0, POINTED_MM, plate ? n.of() : "", n.id(), null);
+    }
+
+    /** Where it is when what it lies on goes elsewhere or is found to be of another size. */
+    Site following(Neighbour before, Neighbour after) {
+        Vec3 by = Face.looking(onId, facing).map(f -> f.middle(after).minus(f.middle(before))).orElse(after.corner().minus(before.corner()));
+        return by.length() < 1e-12 ? this : new Site(id, name, group, at.plus(by), facing, turnDeg, halfWidthMm, sheetId, onId, drawn);
     }
 
     /** Its frame: z the way it faces, x to the right of one who looks at it, as far as that goes. */
@@ -48,25 +58,12 @@ public record Site(String id, String name, String group, Vec3 at, Vec3 facing, d
     }
 
     /** Middles of its holes with all axes at zero; only its own middle when they are not known. */
-    public List<Vec3> holes(Optional<MeasuredPattern> pattern) {
-        if (pattern.isEmpty()) {
-            return List.of(at);
-        }
-        double mx = 0;
-        double my = 0;
-        for (double[] c : pattern.get().centres()) {
-            mx += c[0] / 4;
-            my += c[1] / 4;
-        }
-        List<Vec3> all = new ArrayList<>();
-        for (double[] c : pattern.get().centres()) {
-            all.add(frame().point(c[0] - mx, c[1] - my, 0));
-        }
-        return all;
+    public List<Vec3> holes(Optional<HolePattern> pattern) {
+        return pattern.or(() -> Optional.ofNullable(drawn)).map(p -> p.holes().stream().map(h -> frame().point(h.xMm(), h.yMm(), 0)).toList()).orElse(List.of(at));
     }
 
     /** How well the place of one of its holes is known: the site's own half width and the pattern's, as squares. */
-    public double holeHalfWidthMm(Optional<MeasuredPattern> pattern) {
-        return Math.hypot(halfWidthMm, pattern.map(MeasuredPattern::halfWidthMm).orElse(0.0));
+    public double holeHalfWidthMm(Optional<HolePattern> pattern) {
+        return Math.hypot(halfWidthMm, pattern.map(HolePattern::halfWidthMm).orElse(0.0));
     }
 }

@@ -13,10 +13,12 @@ import tinperch.solid.Vec3;
  * The axes of a machine, the groups that ride on them, the neighbours, the sites where parts mount, and the distances read between
  * neighbours. Edits give new surroundings or refuse.
  *
+ * @param poses places of all axes kept under a name
+ * @param runs cables and belts
  * @param measuredFrom id of the neighbour that stays where it is when distances place the others; empty for the first that is solid
  */
 public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites, List<Distance> distances, String measuredFrom,
-        List<Pose> poses) {
+        List<Pose> poses, List<Run> runs) {
     public static final Surroundings NONE = new Surroundings(List.of(), List.of(), List.of());
 
     public Surroundings {
@@ -28,16 +30,17 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         distances = distances == null ? List.of() : List.copyOf(distances);
         measuredFrom = measuredFrom == null ? "" : measuredFrom;
         poses = poses == null ? List.of() : List.copyOf(poses);
+        runs = runs == null ? List.of() : runs.stream().filter(java.util.Objects::nonNull).toList();
     }
 
     /** Without distances. */
     public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours, List<Site> sites) {
-        this(axes, groups, neighbours, sites, List.of(), "", List.of());
+        this(axes, groups, neighbours, sites, List.of(), "", List.of(), List.of());
     }
 
     /** Without sites. */
     public Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> neighbours) {
-        this(axes, groups, neighbours, List.of(), List.of(), "", List.of());
+        this(axes, groups, neighbours, List.of(), List.of(), "", List.of(), List.of());
     }
 
     /** An axis by its name; empty when there is none of it. */
@@ -63,6 +66,11 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     /** The neighbour that stays where it is when distances place the others; empty when there is none. */
     public String datumId() {
         return neighbour(measuredFrom).or(() -> neighbours.stream().filter(Neighbour::isMatter).findFirst()).map(Neighbour::id).orElse("");
+    }
+
+    /** A cable or belt by its id; empty when there is none of it. */
+    public Optional<Run> run(String id) {
+        return runs.stream().filter(r -> r.id().equals(id)).findFirst();
     }
 
     /** A distance by its id; empty when there is none of it. */
@@ -103,7 +111,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 for (int i = 0; i < axes.size(); i++) {
                     pose.put(axes.get(i).name(), (ends >> i & 1) == 0 ? axes.get(i).fromMm() : axes.get(i).toMm());
                 }
-                Bounds b = bounds(n, pose);
+                Bounds b = bounds(n.reached(), pose);
                 all = all == null ? b : all.with(b);
             }
         }
@@ -148,7 +156,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(n);
         }
-        return new Surroundings(axes, groups, next, sites, distances, measuredFrom, poses);
+        return new Surroundings(axes, groups, next, following(List.of(n)), distances, measuredFrom, poses, runs);
     }
 
     private static boolean holds(Bounds outer, Bounds inner) {
@@ -167,7 +175,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     /** Without a neighbour and the distances read to it. */
     public Surroundings without(String neighbourId) {
         return new Surroundings(axes, groups, neighbours.stream().filter(n -> !n.id().equals(neighbourId)).toList(), sites,
-                distances.stream().filter(d -> !d.touches(neighbourId)).toList(), measuredFrom, poses);
+                distances.stream().filter(d -> !d.touches(neighbourId)).toList(), measuredFrom, poses, runs);
     }
 
     /**
@@ -188,7 +196,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Axis> next = new ArrayList<>(axes.stream().filter(o -> !o.name().equals(a.name())).toList());
         next.add(Math.min(next.size(), (int) axes.stream().takeWhile(o -> !o.name().equals(a.name())).count()), a);
-        return new Surroundings(next, groups, neighbours, sites, distances, measuredFrom, poses);
+        return new Surroundings(next, groups, neighbours, sites, distances, measuredFrom, poses, runs);
     }
 
     /** @throws SpaceProblem when a group still rides on it */
@@ -197,7 +205,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (rider.isPresent()) {
             throw new SpaceProblem("“" + rider.get().name() + "” rides on " + name + "; take the axis out of that group first.");
         }
-        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites, distances, measuredFrom, poses);
+        return new Surroundings(axes.stream().filter(a -> !a.name().equals(name)).toList(), groups, neighbours, sites, distances, measuredFrom, poses, runs);
     }
 
     /**
@@ -217,7 +225,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Group> next = new ArrayList<>(groups.stream().filter(o -> !o.name().equals(g.name())).toList());
         next.add(Math.min(next.size(), (int) groups.stream().takeWhile(o -> !o.name().equals(g.name())).count()), g);
-        return new Surroundings(axes, next, neighbours, sites, distances, measuredFrom, poses);
+        return new Surroundings(axes, next, neighbours, sites, distances, measuredFrom, poses, runs);
     }
 
     /** @throws SpaceProblem when a neighbour still moves with it */
@@ -230,7 +238,11 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (site.isPresent()) {
             throw new SpaceProblem("The site “" + site.get().name() + "” moves with “" + name + "”; give it another group first.");
         }
-        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites, distances, measuredFrom, poses);
+        Optional<Run> run = runs.stream().filter(r -> r.holds().stream().anyMatch(h -> h.group().equals(name))).findFirst();
+        if (run.isPresent()) {
+            throw new SpaceProblem(run.get().name() + " is held by “" + name + "”; hold it by something else first.");
+        }
+        return new Surroundings(axes, groups.stream().filter(g -> !g.name().equals(name)).toList(), neighbours, sites, distances, measuredFrom, poses, runs);
     }
 
     /**
@@ -255,17 +267,23 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(site);
         }
-        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom, poses);
+        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom, poses, runs);
     }
 
     /** Without a site. */
     public Surroundings withoutSite(String siteId) {
-        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList(), distances, measuredFrom, poses);
+        return new Surroundings(axes, groups, neighbours, sites.stream().filter(x -> !x.id().equals(siteId)).toList(), distances, measuredFrom, poses, runs);
     }
 
     /** With the same neighbours in other places. */
     public Surroundings withPlaced(List<Neighbour> placed) {
-        return new Surroundings(axes, groups, placed, sites, distances, measuredFrom, poses);
+        return new Surroundings(axes, groups, placed, following(placed), distances, measuredFrom, poses, runs);
+    }
+
+    /** The sites where the neighbours they lie on take them. */
+    private List<Site> following(List<Neighbour> after) {
+        return sites.stream().map(s -> s.onId().isEmpty() ? s : neighbour(s.onId()).flatMap(before -> after.stream().filter(n -> n.id().equals(s.onId())).findFirst()
+                .map(n -> s.following(before, n))).orElse(s)).toList();
     }
 
     /**
@@ -294,7 +312,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         } else {
             next.add(d);
         }
-        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom, poses);
+        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom, poses, runs);
     }
 
     private static SpaceProblem gone() {
@@ -303,12 +321,41 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
 
     /** Without a distance. */
     public Surroundings withoutDistance(String distanceId) {
-        return new Surroundings(axes, groups, neighbours, sites, distances.stream().filter(d -> !d.id().equals(distanceId)).toList(), measuredFrom, poses);
+        return new Surroundings(axes, groups, neighbours, sites, distances.stream().filter(d -> !d.id().equals(distanceId)).toList(), measuredFrom, poses, runs);
+    }
+
+    /**
+     * With a cable or belt put in, or changed when its id is known.
+     *
+     * @throws SpaceProblem when it has no name, no two points, no width, or is held by what does not move here
+     */
+    public Surroundings with(Run run) {
+        run.objection().ifPresent(why -> {
+            throw new SpaceProblem(why);
+        });
+        for (Run.Hold h : run.holds()) {
+            if (!h.group().isEmpty() && group(h.group()).isEmpty()) {
+                throw new SpaceProblem("Nothing moves as “" + h.group() + "” on this machine.");
+            }
+        }
+        List<Run> next = new ArrayList<>(runs);
+        int at = runs.stream().map(Run::id).toList().indexOf(run.id());
+        if (at >= 0) {
+            next.set(at, run);
+        } else {
+            next.add(run);
+        }
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses, next);
+    }
+
+    /** Without a cable or belt. */
+    public Surroundings withoutRun(String runId) {
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses, runs.stream().filter(r -> !r.id().equals(runId)).toList());
     }
 
     /** With another neighbour from which all is measured. */
     public Surroundings measuredFrom(String neighbourId) {
-        return new Surroundings(axes, groups, neighbours, sites, distances, neighbourId, poses);
+        return new Surroundings(axes, groups, neighbours, sites, distances, neighbourId, poses, runs);
     }
 
     /**
@@ -322,11 +369,11 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         }
         List<Pose> next = new ArrayList<>(poses.stream().filter(p -> !p.name().equals(pose.name())).toList());
         next.add(pose);
-        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, next);
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, next, runs);
     }
 
     /** Without a place of the axes. */
     public Surroundings withoutPose(String name) {
-        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses.stream().filter(p -> !p.name().equals(name)).toList());
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses.stream().filter(p -> !p.name().equals(name)).toList(), runs);
     }
 }

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -16,9 +17,11 @@ import tinperch.machine.space.Along;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
+import tinperch.solid.Vec3;
 
 /** Frames to start from: nothing in them runs into anything, wherever the axes stand. */
 public class FramesTest {
@@ -57,6 +60,31 @@ public class FramesTest {
                 }
             }
         }
+    }
+
+    /** A belt goes round and comes back where it began; its strands run through nothing, wherever the axes stand. */
+    @Test(dataProvider = "frames")
+    public void beltsRunClearOfEverything(String id, FrameNumbers n) {
+        Surroundings s = frame(id).put(n);
+        for (Run belt : s.runs()) {
+            assertEquals(belt.holds().get(0), belt.holds().get(belt.holds().size() - 1), belt.name());
+            for (int ends = 0; ends < 1 << s.axes().size(); ends++) {
+                Map<String, Double> pose = new HashMap<>();
+                for (int i = 0; i < s.axes().size(); i++) {
+                    Axis a = s.axes().get(i);
+                    pose.put(a.name(), (ends >> i & 1) == 0 ? a.fromMm() : a.toMm());
+                }
+                List<Vec3> p = belt.points(s, pose);
+                Vec3 half = new Vec3(0.5, 0.5, 0.5).plus(belt.wide().direction().times(belt.acrossMm() / 2 - 0.5 - 1e-3));
+                for (int i = 1; i < p.size(); i++) {
+                    Bounds strand = new Bounds(p.get(i).minus(half), p.get(i).plus(half)).with(new Bounds(p.get(i - 1).minus(half), p.get(i - 1).plus(half)));
+                    for (Neighbour b : s.neighbours()) {
+                        assertTrue(!b.isMatter() || !inside(strand, s.bounds(b, pose)), id + " " + n + " at " + pose + ": " + belt.name() + " in " + b.name());
+                    }
+                }
+            }
+        }
+        assertTrue(id.equals("empty") || !s.runs().isEmpty(), id);
     }
 
     /** By more than a hair. */

@@ -194,7 +194,7 @@ public class PlacesTest {
         assertTrue(s.without("block").distances().isEmpty());
         // A hand-written file may hold what no edit makes: it is passed over.
         Surroundings odd = new Surroundings(s.axes(), s.groups(), s.neighbours(), s.sites(), List.of(read("b", Along.Z, "bed", End.Where.LOW, "bed", End.Where.HIGH, 4),
-                read("c", Along.Z, "bed", End.Where.LOW, "lamp", End.Where.LOW, 4), read("d", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW)), "nobody", List.of());
+                read("c", Along.Z, "bed", End.Where.LOW, "lamp", End.Where.LOW, 4), read("d", Along.Z, "bed", End.Where.HIGH, "block", End.Where.LOW)), "nobody", List.of(), List.of());
         assertEquals(Places.of(odd, End.Holes.NONE).of("block", Along.Z).how(), Place.How.USUAL);
         Reading out = new Reading(10, Instant.EPOCH, "calipers").leftOut(true);
         Surroundings left = s.with(s.distance("a").orElseThrow().with(List.of(out)));
@@ -219,7 +219,7 @@ public class PlacesTest {
                 all.add(new Distance(null, r.nextInt(9) == 0 ? null : Along.values()[r.nextInt(3)], from, to, readings, wild[r.nextInt(wild.length)], null, null));
             }
             Surroundings s = start();
-            Surroundings odd = new Surroundings(s.axes(), s.groups(), s.neighbours(), s.sites(), all, names[r.nextInt(5)], null);
+            Surroundings odd = new Surroundings(s.axes(), s.groups(), s.neighbours(), s.sites(), all, names[r.nextInt(5)], null, null);
             Places p = Places.of(odd, End.Holes.NONE);
             for (Neighbour n : p.settled().neighbours()) {
                 assertTrue(Double.isFinite(n.corner().x()) && Double.isFinite(n.corner().y()) && Double.isFinite(n.corner().z()), "round " + round);

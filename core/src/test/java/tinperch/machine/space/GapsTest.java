@@ -15,6 +15,7 @@ import tinperch.machine.space.Neighbour.Form;
 import tinperch.measure.HolePair;
 import tinperch.measure.Jaw;
 import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.measure.PatternSheet;
 import tinperch.measure.Reading;
 import tinperch.solid.Mesh;
@@ -109,7 +110,7 @@ public class GapsTest {
                     new Reading(26, Instant.EPOCH, "calipers"));
         }
         MeasuredPattern pattern = MeasuredPattern.of(sheet).orElseThrow();
-        NeighbourMesh meshes = new NeighbourMesh(id -> Optional.of(pattern).filter(p -> id.equals("s")), id -> Optional.empty());
+        NeighbourMesh meshes = new NeighbourMesh(id -> Optional.of(HolePattern.of(pattern)).filter(p -> id.equals("s")), id -> Optional.empty());
         Neighbour plate = new Neighbour("q", "plate", "", Neighbour.Kind.SOLID, Form.PLATE, Vec3.ZERO, new Vec3(50, 6, 50), "y", 3, 0, "s", 0);
         List<MeshRounds.Round> holes = MeshRounds.of(meshes.of(plate));
         assertEquals(holes.size(), 4, holes.toString());

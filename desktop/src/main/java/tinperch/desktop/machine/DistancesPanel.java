@@ -1,33 +1,31 @@
 package tinperch.desktop.machine;
 
 import java.time.Instant;
-import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
-import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
+import tinperch.desktop.reading.Instruments;
+import tinperch.desktop.reading.ReadingCell;
 import tinperch.machine.Machine;
 import tinperch.machine.place.Doubt;
 import tinperch.machine.place.Places;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.Distance;
 import tinperch.machine.space.End;
+import tinperch.machine.space.Face;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.Reading;
@@ -47,17 +45,22 @@ final class DistancesPanel extends Column {
     private final EndChoice to = new EndChoice("distance-to");
     private final TextField reading = Ui.id(new TextField(), "distance-reading");
     private final Button put = Ui.id(Ui.button("Take it", null, this::put), "distance-put");
+    private final Button swap = Ui.id(Ui.button("Swap its ends", null, this::swap), "distance-swap");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "distance-remove");
+    private final GridPane ends = new GridPane();
+    private final VBox chosenBox = new Column(4);
+    private final ReadingCell readings;
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "distance-complaint");
-    private final FlowPane chips = new FlowPane(6, 4);
     private Machine machine;
     private String chosen = "";
+    private boolean second;
 
     /**
      * @param edit makes an edit of the surroundings or answers why not
      * @param pose where the axes stand now
+     * @param instruments what readings are taken with
      */
-    DistancesPanel(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Supplier<Map<String, Double>> pose) {
+    DistancesPanel(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Supplier<Map<String, Double>> pose, Instruments instruments) {
         super(5);
         this.edit = edit;
         this.pose = pose;
@@ -67,15 +70,16 @@ final class DistancesPanel extends Column {
         reading.setOnAction(e -> put());
         put.getStyleClass().add("accent");
         from.onAlong(to::follow);
-        HBox line = new HBox(6, reading, put, remove);
+        readings = new ReadingCell("distance", Unit.MM, Spread.CALIPER_MM, instruments, mm -> Optional.empty(), this::replace, is -> { });
+        HBox line = new HBox(6, reading, put);
         line.setAlignment(Pos.CENTER_LEFT);
-        GridPane ends = new GridPane();
         ends.setHgap(6);
         ends.setVgap(5);
         ends.addRow(0, Ui.whole(Ui.label("from", "faint")), from);
         ends.addRow(1, Ui.whole(Ui.label("to", "faint")), to);
         ends.addRow(2, Ui.whole(Ui.label("is", "faint")), line);
-        getChildren().addAll(known, doubts, ends, chips, complaint, list);
+        chosenBox.getChildren().setAll(readings, new HBox(6, swap, remove));
+        getChildren().addAll(known, doubts, ends, chosenBox, complaint, list);
         complain("");
     }
 
@@ -91,32 +95,40 @@ final class DistancesPanel extends Column {
         if (s.distance(chosen).isEmpty()) {
             chosen = "";
         }
-        put.setText(chosen.isEmpty() ? "Take it" : "Read again");
-        remove.setVisible(!chosen.isEmpty());
-        chips.getChildren().clear();
-        s.distance(chosen).ifPresent(d -> IntStream.range(0, d.readings().size()).forEach(i -> chips.getChildren().add(chip(d, i))));
-        chips.setManaged(!chips.getChildren().isEmpty());
+        Ui.see(ends, chosen.isEmpty());
+        Ui.see(chosenBox, !chosen.isEmpty());
+        s.distance(chosen).ifPresent(d -> readings.refresh(d.readings()));
     }
 
-    /** A reading of the distance chosen; pressed, it is left out or taken in again. */
-    private ToggleButton chip(Distance d, int i) {
-        Reading r = d.readings().get(i);
-        ToggleButton b = Ui.id(new ToggleButton((r.leftOut() ? "× " : "") + Quantity.fixed(r.value(), 2) + (r.note().isEmpty() ? "" : " " + r.note())), "distance-chip-" + i);
-        b.setSelected(!r.leftOut());
-        Ui.tip(b, (r.leftOut() ? "Left out; press to take it in again. " : "Press to leave it out. ") + "Read on " + r.at().atZone(ZoneId.systemDefault()).toLocalDate());
-        b.setOnAction(e -> {
-            List<Reading> next = new ArrayList<>(d.readings());
-            next.set(i, r.leftOut(!r.leftOut()));
-            complain(edit.apply((r.leftOut() ? "take in " : "leave out ") + Quantity.mm(r.value()), s -> s.with(d.with(next))).orElse(""));
-        });
-        return b;
-    }
-
-    /** Begins a distance to a neighbour somebody pointed at. */
-    void aim(String neighbourId) {
-        if (chosen.isEmpty() && machine != null && machine.surroundings().neighbour(neighbourId).isPresent()) {
-            to.choose(neighbourId);
+    /** Takes the ends one after the other as they are clicked on in the drawing; the lower one comes first. */
+    void point(Face face) {
+        chosen = "";
+        Surroundings s = machine.surroundings();
+        Optional<End> first = from.end();
+        if (!second || first.isEmpty() || first.get().neighbourId().equals(face.neighbourId())) {
+            from.show(face.end(), face.along());
+            second = true;
+        } else {
+            Along along = from.along();
+            // A face that looks elsewhere stands for the one of its thing that faces the first.
+            boolean above = place(s, face.neighbourId(), along) >= place(s, first.get().neighbourId(), along);
+            End other = face.along() == along ? face.end() : new End(face.neighbourId(), above ? End.Where.LOW : End.Where.HIGH);
+            boolean turned = drawn(s, other, along) < drawn(s, first.get(), along);
+            from.show(turned ? other : first.get(), along);
+            to.show(turned ? first.get() : other, along);
+            second = false;
         }
+        complain("");
+        refresh(machine);
+        reading.requestFocus();
+    }
+
+    private double place(Surroundings s, String id, Along along) {
+        return s.neighbour(id).map(n -> along.of(s.bounds(n, pose.get()).centre())).orElse(0.0);
+    }
+
+    private double drawn(Surroundings s, End e, Along along) {
+        return s.neighbour(e.neighbourId()).map(n -> along.of(s.bounds(n, pose.get()).min()) + e.offsetMm(n, along, End.Holes.NONE).orElse(0.0)).orElse(0.0);
     }
 
     private static String said(Surroundings s, Places places) {
@@ -125,8 +137,8 @@ final class DistancesPanel extends Column {
         }
         String datum = s.neighbour(s.datumId()).map(Neighbour::name).orElse("");
         String from = "All is measured from the " + datum + ", which stays. ";
-        return from + places.next().map(n -> "Next, read to the " + s.neighbour(n.neighbourId()).orElseThrow().name() + " along " + n.along().name().toLowerCase(java.util.Locale.ROOT)
-                + (n.settles() > 1 ? ": that settles " + n.settles() + " things at once." : ": it stands where it was drawn.")).orElse("Every place is read.");
+        return from + (places.next().map(n -> "Next, read to the " + s.neighbour(n.neighbourId()).orElseThrow().name() + " along " + n.along().name().toLowerCase(java.util.Locale.ROOT)
+                + (n.settles() > 1 ? ": that settles " + n.settles() + " things at once." : ": it stands where it was drawn.")).orElse("Every place is read.")) + " Click the two faces in the drawing, then type what the calipers say.";
     }
 
     private Label doubt(Doubt d) {
@@ -166,13 +178,18 @@ final class DistancesPanel extends Column {
     private void take(Distance d) {
         boolean again = chosen.equals(d.id());
         chosen = again ? "" : d.id();
-        if (!again) {
-            from.show(d.from(), d.along());
-            to.show(d.to(), d.along());
-        }
+        second = false;
         complain("");
         refresh(machine);
-        reading.requestFocus();
+    }
+
+    /** What is typed, corrected, noted or left out of the one chosen. */
+    private void replace(String label, List<Reading> next) {
+        complain(edit.apply(label, s -> s.with(s.distance(chosen).orElseThrow().with(next))).orElse(""));
+    }
+
+    private void swap() {
+        complain(edit.apply("swap the ends of a distance", s -> s.with(s.distance(chosen).orElseThrow().swapped())).orElse(""));
     }
 
     private void put() {
@@ -186,8 +203,8 @@ final class DistancesPanel extends Column {
             }
             Along along = from.along();
             Reading r = new Reading(mm, Instant.now(), "calipers");
-            Optional<Distance> same = machine.surroundings().distance(chosen).or(() -> machine.surroundings().distances().stream()
-                    .filter(d -> d.along() == along && d.from().equals(a.get()) && d.to().equals(b.get()) && d.pose().equals(pose.get())).findFirst());
+            Optional<Distance> same = machine.surroundings().distances().stream()
+                    .filter(d -> d.along() == along && d.from().equals(a.get()) && d.to().equals(b.get()) && d.pose().equals(pose.get())).findFirst();
             Distance next = same.map(d -> d.with(r)).orElseGet(() -> new Distance(BookEdit.freshId(), along, a.get(), b.get(), List.of(r), Spread.CALIPER_MM, pose.get(), ""));
             Optional<String> why = edit.apply("distance " + Quantity.mm(mm), s -> s.with(next));
             complain(why.orElse(""));

@@ -15,6 +15,7 @@ import tinperch.machine.Machine;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour;
+import tinperch.measure.sheet.HolePattern;
 
 /** One end: a thing and which of its faces; the face says the direction too. */
 final class EndChoice extends HBox {
@@ -65,8 +66,8 @@ final class EndChoice extends HBox {
             for (End.Where w : List.of(End.Where.LOW, End.Where.MIDDLE, End.Where.HIGH)) {
                 all.add(new Choice<>(new Face(a, w, ""), a.word(w) + (w == End.Where.MIDDLE && only == null ? " along " + a.name().toLowerCase(Locale.ROOT) : "")));
             }
-            machine.surroundings().neighbour(Choice.in(thing, "")).filter(n -> n.form() == Neighbour.Form.PLATE).ifPresent(n -> List.of("A", "B", "C", "D")
-                    .forEach(h -> all.add(new Choice<>(new Face(a, End.Where.HOLE, h), "hole " + h + (only == null ? " along " + a.name().toLowerCase(Locale.ROOT) : "")))));
+            machine.surroundings().neighbour(Choice.in(thing, "")).filter(n -> n.form() == Neighbour.Form.PLATE).ifPresent(n -> machine.sheet(n.of()).flatMap(HolePattern::of)
+                    .ifPresent(p -> p.holes().stream().map(HolePattern.Hole::label).forEach(h -> all.add(new Choice<>(new Face(a, End.Where.HOLE, h), "hole " + h + (only == null ? " along " + a.name().toLowerCase(Locale.ROOT) : ""))))));
         }
         Face kept = Choice.in(face, null);
         Choice.fill(face, all, all.stream().map(Choice::value).anyMatch(v -> v.equals(kept)) ? kept : new Face(only == null ? Along.Z : only, only == null ? End.Where.HIGH : End.Where.LOW, ""));

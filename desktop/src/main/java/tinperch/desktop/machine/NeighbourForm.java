@@ -8,18 +8,23 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+
 import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.machine.frame.UsualBody;
 import tinperch.machine.place.Place;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
-import tinperch.measure.sheet.Sheet;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
@@ -40,6 +45,8 @@ final class NeighbourForm extends Column {
     private final ComboBox<Choice<String>> of = choice("neighbour-of");
     private final ComboBox<String> turn = choice("neighbour-turn");
     private final ComboBox<Choice<String>> group = choice("neighbour-group");
+    private final ComboBox<Choice<String>> way = choice("neighbour-way");
+    private final Button usual = Ui.id(Ui.button("", null, this::usual), "neighbour-usual");
     private final HBox sizes;
     private final TextField[] at = numbers("neighbour-at", "x", "y", "z");
     private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
@@ -50,6 +57,7 @@ final class NeighbourForm extends Column {
     private final Button copy = Ui.id(Ui.button("Copy", null, this::copy), "neighbour-copy");
     private final Button mirror = Ui.id(Ui.button("Mirror", null, this::mirror), "neighbour-mirror");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "neighbour-remove");
+    private final ToggleButton with = Ui.id(new ToggleButton("as…"), "neighbour-with");
     private Neighbour editing;
 
     /**
@@ -74,17 +82,27 @@ final class NeighbourForm extends Column {
         along.getSelectionModel().select(2);
         turn.getSelectionModel().select(0);
         form.setOnAction(e -> fitForm());
+        kind.setOnAction(e -> fitForm());
+        name.textProperty().addListener((o, was, is) -> offer());
+        usual.getStyleClass().add("link");
         of.setMaxWidth(180);
         sizes = line("size", size);
         kind.getSelectionModel().select(0);
         form.getSelectionModel().select(0);
         put.getStyleClass().add("accent");
-        getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group), new HBox(6, of, turn),
+        getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group, with), new HBox(6, way, of, turn), usual,
                 line("lowest corner", at), sizes, line("free around, at", clearance, temp),
                 new HBox(6, put, copy, mirror, remove), complaint);
+        name.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER && e.isShortcutDown() && usual.isVisible()) {
+                usual();
+                e.consume();
+            }
+        });
         for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
             f.setOnAction(e -> put());
         }
+        Ui.tip(with, "Then point at something in the drawing: it moves as that does");
         complain("");
         take(null);
     }
@@ -92,14 +110,42 @@ final class NeighbourForm extends Column {
     /** Shows what the chosen form needs, and only that. */
     private void fitForm() {
         Neighbour.Form f = form();
-        Ui.see(along, f != Neighbour.Form.BOX);
+        Ui.see(along, f != Neighbour.Form.BOX && f != Neighbour.Form.CONE);
         Ui.see(of, f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
         Ui.see(turn, f == Neighbour.Form.MODEL);
         Ui.see(sizes, f != Neighbour.Form.MODEL);
+        boolean cone = f == Neighbour.Form.CONE;
+        boolean access = kind() == Neighbour.Kind.ACCESS;
+        Ui.see(way, cone || access);
+        Choice.fill(way, cone ? Ways.OPENING : Ways.COMING, Choice.in(way, cone ? "-z" : ""));
+        if (way.getValue() == null) {
+            way.setValue(way.getItems().get(0));
+        }
         of.setPromptText(f == Neighbour.Form.PLATE ? "holes as read on" : "which model");
-        Choice.fill(of, f == Neighbour.Form.PLATE ? machine.get().sheets().stream().filter(Sheet::isPattern).map(x -> new Choice<>(x.id(), x.name())).toList()
+        Choice.fill(of, f == Neighbour.Form.PLATE ? machine.get().sheets().stream().filter(x -> HolePattern.KINDS.contains(x.kind())).map(x -> new Choice<>(x.id(), x.name())).toList()
                 : f == Neighbour.Form.MODEL ? machine.get().models().stream().map(m -> new Choice<>(m.id(), m.name())).toList() : List.<Choice<String>>of(),
                 Choice.in(of, ""));
+    }
+
+    private Neighbour.Kind kind() {
+        return Neighbour.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())];
+    }
+
+    /** Sizes a table knows for what the name begins to say. */
+    private void offer() {
+        Optional<UsualBody> found = editing == null ? UsualBody.named(name.getText()) : Optional.empty();
+        Ui.see(usual, found.isPresent());
+        found.ifPresent(u -> usual.setText(u.words() + ": take it (Ctrl+Enter)"));
+    }
+
+    private void usual() {
+        UsualBody.named(name.getText()).ifPresent(u -> {
+            form.getSelectionModel().select(u.form().ordinal());
+            for (int i = 0; i < 3; i++) {
+                size[i].setText(Quantity.plain(u.sizeMm().get(i), Unit.MM));
+            }
+            at[0].requestFocus();
+        });
     }
 
     private Neighbour.Form form() {
@@ -148,6 +194,22 @@ final class NeighbourForm extends Column {
         }
     }
 
+    /** Whether the next thing pointed at says what this one moves with. */
+    boolean isPointing() {
+        return with.isSelected();
+    }
+
+    /** It moves as another does. */
+    void movesWith(Neighbour other) {
+        with.setSelected(false);
+        Choice.fill(group, List.copyOf(group.getItems()), other.group());
+        if (editing != null && !editing.group().equals(other.group())) {
+            String name = editing.name();
+            Neighbour next = editing.in(other.group());
+            complain(edit.apply(name + " moves as " + other.name(), s -> s.with(next)).orElse(""));
+        }
+    }
+
     /** A new one, from its name on. */
     void begin() {
         take(null);
@@ -167,6 +229,7 @@ final class NeighbourForm extends Column {
         along.getSelectionModel().select(n == null ? 2 : Math.max(0, "xyz".indexOf(n.along())));
         turn.getSelectionModel().select(n == null ? 0 : (int) Math.round(n.turnDeg() / 90) & 3);
         fitForm();
+        Choice.fill(way, List.copyOf(way.getItems()), n == null ? way.getItems().get(0).value() : n.way());
         Choice.fill(of, List.copyOf(of.getItems()), n == null ? "" : n.of());
         Choice.fill(group, List.copyOf(group.getItems()), n == null ? "" : n.group());
         double[] a = n == null ? null : new double[] {n.corner().x(), n.corner().y(), n.corner().z()};
@@ -184,14 +247,14 @@ final class NeighbourForm extends Column {
     private void put() {
         try {
             Neighbour.Form f = form();
-            String way = "xyz".substring(Math.max(0, along.getSelectionModel().getSelectedIndex())).substring(0, 1);
+            String axis = "xyz".substring(Math.max(0, along.getSelectionModel().getSelectedIndex())).substring(0, 1);
             String which = Choice.in(of, "");
             double turned = 90 * Math.max(0, turn.getSelectionModel().getSelectedIndex());
             Neighbour n = new Neighbour(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
                     Choice.in(group, ""),
-                    Neighbour.Kind.values()[Math.max(0, kind.getSelectionModel().getSelectedIndex())],
-                    f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), way, value(clearance, Unit.MM, 3),
-                    value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0);
+                    kind(),
+                    f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), axis, value(clearance, Unit.MM, 3),
+                    value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0, way.isVisible() ? Choice.in(way, "") : "");
             Neighbour made = machine.get().model(which).filter(m -> f == Neighbour.Form.MODEL)
                     .map(m -> n.sized(NeighbourMesh.laidDown(m.sizeMm(), n.direction(), turned))).orElse(n);
             boolean fresh = editing == null;

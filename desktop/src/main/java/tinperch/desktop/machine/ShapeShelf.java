@@ -12,10 +12,11 @@ import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
 import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
+import tinperch.machine.space.HoledFace;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Shape;
-import tinperch.measure.MeasuredPattern;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.measure.sheet.Sheet;
 import tinperch.solid.Mesh;
 import tinperch.workshop.background.Crew;
@@ -33,7 +34,7 @@ final class ShapeShelf {
     private Map<String, Kept> kept = new HashMap<>();
 
     /** @param of everything the shape follows from: made anew when one of them is another */
-    private record Kept(List<Object> of, Shape shape) {}
+    private record Kept(List<Object> of, Shape shape, List<HoledFace> faces) {}
 
     /** @param changed called when a shape took the place of its box */
     ShapeShelf(Desk desk, Runnable changed) {
@@ -50,7 +51,7 @@ final class ShapeShelf {
             Optional<Model> model = n.form() == Neighbour.Form.MODEL ? m.model(n.of()) : Optional.empty();
             List<Object> of = List.of(n, sheet.map(Sheet::readings), model.map(Model::meshId), model.map(Model::scale));
             Kept known = kept.get(n.id());
-            Kept now = known != null && known.of.equals(of) ? known : new Kept(of, make(n, sheet, model, of));
+            Kept now = known != null && known.of.equals(of) ? known : new Kept(of, make(n, sheet, model, of), List.of());
             next.put(n.id(), now);
             shapes.put(n.id(), now.shape);
         }
@@ -58,22 +59,31 @@ final class ShapeShelf {
         return shapes;
     }
 
+    /** Faces with holes of a neighbour that is a downloaded model, once its mesh has been unpacked; none for others. */
+    List<HoledFace> faces(String neighbourId) {
+        Kept k = kept.get(neighbourId);
+        return k == null ? List.of() : k.faces;
+    }
+
     private Shape make(Neighbour n, Optional<Sheet> sheet, Optional<Model> model, List<Object> of) {
         model.flatMap(m -> desk.workshop().meshBytes(m.meshId())).ifPresent(bytes -> crew.give(() -> unpacked(n, bytes, model.get()),
-                shape -> {
+                made -> {
                     Kept now = kept.get(n.id());
-                    if (shape != null && now != null && now.of.equals(of)) {
-                        kept.put(n.id(), new Kept(of, shape));
+                    if (made != null && now != null && now.of.equals(of)) {
+                        kept.put(n.id(), new Kept(of, made.shape, made.faces));
                         changed.run();
                     }
                 }));
-        return Shape.of(n, new NeighbourMesh(id -> sheet.map(Sheet::pattern).flatMap(MeasuredPattern::of), id -> Optional.empty()));
+        return Shape.of(n, new NeighbourMesh(id -> sheet.flatMap(HolePattern::of), id -> Optional.empty()));
     }
 
-    private static Shape unpacked(Neighbour n, byte[] bytes, Model model) {
+    private record Made(Shape shape, List<HoledFace> faces) {}
+
+    private static Made unpacked(Neighbour n, byte[] bytes, Model model) {
         try {
             Mesh mesh = MeshBlob.mesh(bytes).scaled(model.scale());
-            return Shape.of(n, new NeighbourMesh(id -> Optional.empty(), id -> Optional.of(mesh))).ready();
+            NeighbourMesh meshes = new NeighbourMesh(id -> Optional.empty(), id -> Optional.of(mesh));
+            return new Made(Shape.of(n, meshes).ready(), HoledFace.of(meshes.of(n)));
         } catch (FileFault e) {
             LOG.warn("The mesh of {} cannot be unpacked", model.name(), e);
             return null;

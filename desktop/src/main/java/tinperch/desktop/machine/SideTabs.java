@@ -1,5 +1,6 @@
 package tinperch.desktop.machine;
 
+import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -14,10 +15,16 @@ final class SideTabs extends Column {
 
     private final ToggleGroup group = new ToggleGroup();
     private final HBox row = new HBox(6);
+    private Consumer<Node> shown = n -> { };
 
     SideTabs() {
         super(10);
         getChildren().add(row);
+    }
+
+    /** Told what has come into view. */
+    void onShown(Consumer<Node> told) {
+        shown = told;
     }
 
     /** Adds something under a name; the first is in view. */
@@ -42,5 +49,6 @@ final class SideTabs extends Column {
                 ((ToggleButton) n.getProperties().get(TAB)).setSelected(n == content);
             }
         }
+        shown.accept(content);
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -18,12 +19,12 @@ import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.machine.space.HoledFace;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.SpaceProblem;
 import tinperch.machine.space.Surroundings;
-import tinperch.measure.MeasuredPattern;
-import tinperch.measure.sheet.Sheet;
+import tinperch.measure.sheet.HolePattern;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
@@ -46,15 +47,21 @@ final class SitesPanel extends Column {
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "site-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "site-put");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "site-remove");
+    private final VBox offers = new Column(2);
+    private final Function<String, List<HoledFace>> faces;
     private Machine machine;
     private Site editing;
+    /** What a new one that was pointed at lies on. */
+    private Site pointed;
 
     /**
      * @param edit makes an edit of the surroundings or answers why not
      * @param picked told the id of the site clicked on
+     * @param faces faces with holes of a neighbour, by its id
      */
-    SitesPanel(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Consumer<String> picked) {
+    SitesPanel(BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Consumer<String> picked, Function<String, List<HoledFace>> faces) {
         super(5);
+        this.faces = faces;
         this.edit = edit;
         this.picked = picked;
         name.setPromptText("where a part mounts, such as carriage front");
@@ -67,7 +74,7 @@ final class SitesPanel extends Column {
         middle.setMinWidth(110);
         HBox place = new HBox(6, middle, at[0], at[1], at[2], known);
         place.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(list, new HBox(6, name, group), new HBox(6, facing, sheet), place,
+        getChildren().addAll(list, offers, new HBox(6, name, group), new HBox(6, facing, sheet), place,
                 new HBox(6, put, remove), complaint);
         for (TextField f : new TextField[] {name, at[2], known}) {
             f.setOnAction(e -> put());
@@ -89,23 +96,38 @@ final class SitesPanel extends Column {
             list.getChildren().add(row(s));
         }
         if (m.surroundings().sites().isEmpty()) {
-            list.getChildren().add(Ui.text("Faces with holes that parts are screwed to. Click one on the turntable and it begins here.", "faint"));
+            list.getChildren().add(Ui.text("Faces with holes that parts are screwed to. Click one in the drawing and it begins here.", "faint"));
         }
+        offer();
         List<Choice<String>> groups = new ArrayList<>(List.of(new Choice<>("", STILL)));
         m.surroundings().groups().forEach(g -> groups.add(new Choice<>(g.name(), g.name())));
         Choice.fill(group, groups, Choice.in(group, ""));
         List<Choice<String>> sheets = new ArrayList<>(List.of(new Choice<>("", NO_SHEET)));
-        m.sheets().stream().filter(Sheet::isPattern).forEach(x -> sheets.add(new Choice<>(x.id(), x.name())));
+        m.sheets().stream().filter(x -> HolePattern.KINDS.contains(x.kind())).forEach(x -> sheets.add(new Choice<>(x.id(), x.name())));
         Choice.fill(sheet, sheets, Choice.in(sheet, ""));
         take(editing == null ? null : m.surroundings().sites().stream().filter(s -> s.id().equals(editing.id())).findFirst().orElse(null));
     }
 
+    /** Faces of downloaded models with holes in them, where no site lies yet. */
+    private void offer() {
+        offers.getChildren().clear();
+        for (Neighbour n : machine.surroundings().neighbours()) {
+            for (HoledFace f : faces.apply(n.id())) {
+                if (machine.surroundings().sites().stream().noneMatch(s -> s.onId().equals(n.id()) && s.at().minus(f.at()).length() < 0.1 && s.facing().dot(f.facing()) > 0.9)) {
+                    Button b = Ui.id(Ui.button(n.name() + ", " + f.words(n), "mdi2p-plus", () -> begin(f.site(BookEdit.freshId(), n))), "site-offer-" + n.id() + "-" + offers.getChildren().size());
+                    b.getStyleClass().add("offer");
+                    offers.getChildren().add(b);
+                }
+            }
+        }
+    }
+
     private Button row(Site s) {
-        Optional<MeasuredPattern> pattern = machine.sheet(s.sheetId()).map(Sheet::pattern).flatMap(MeasuredPattern::of);
+        Optional<HolePattern> pattern = machine.sheet(s.sheetId()).flatMap(HolePattern::of).or(() -> Optional.ofNullable(s.drawn()));
         Label what = Ui.label(s.name());
         what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
-        Label where = Ui.whole(Ui.label(pattern.map(p -> "holes Ø " + Quantity.plain(p.diameterMm(), Unit.MM) + " · ").orElse("") + "± "
+        Label where = Ui.whole(Ui.label(pattern.map(p -> p.holes().size() + " holes Ø " + Quantity.plain(p.diameterMm(), Unit.MM) + " · ").orElse("") + "± "
                 + Quantity.mm(s.holeHalfWidthMm(pattern)) + " · " + (s.group().isEmpty() ? STILL : s.group()), "faint"));
         Button b = Ui.id(new Button(null, new HBox(8, what, where)), "site-" + s.id());
         b.getStyleClass().addAll("upgrade-row", "neighbour-row");
@@ -128,6 +150,7 @@ final class SitesPanel extends Column {
         if (s == null || same) {
             return;
         }
+        pointed = null;
         complain("");
         fill(s);
     }
@@ -147,15 +170,19 @@ final class SitesPanel extends Column {
     /** A new one in the middle of a face. */
     void begin(Neighbour n, Vec3 outward) {
         try {
-            Site there = Site.onFace(BookEdit.freshId(), n, outward);
-            take(null);
-            fill(there);
-            complain("");
-            name.requestFocus();
-            name.selectAll();
+            begin(Site.onFace(BookEdit.freshId(), n, outward));
         } catch (SpaceProblem e) {
             complain(e.getMessage());
         }
+    }
+
+    private void begin(Site there) {
+        take(null);
+        fill(there);
+        pointed = there;
+        complain("");
+        name.requestFocus();
+        name.selectAll();
     }
 
     /** A new one, from its name on. */
@@ -169,13 +196,14 @@ final class SitesPanel extends Column {
                     Quantity.parse(at[2].getText(), Unit.MM));
             double half = known.getText().isBlank() ? 0.5 : Quantity.parse(known.getText(), Unit.MM);
             Vec3 way = Choice.in(facing, Vec3.Y.times(-1));
-            Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(),
-                    Choice.in(group, ""), place, way, editing == null ? 0 : editing.turnDeg(), half,
-                    Choice.in(sheet, ""));
+            Site like = editing != null ? editing : pointed;
+            Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(), Choice.in(group, ""), place, way, editing == null ? 0 : editing.turnDeg(), half,
+                    Choice.in(sheet, ""), like == null ? "" : like.onId(), like == null ? null : like.drawn());
             boolean fresh = editing == null;
             Optional<String> why = edit.apply((fresh ? "add site " : "change site ") + s.name(), x -> x.with(s));
             complain(why.orElse(""));
             if (why.isEmpty() && fresh) {
+                pointed = null;
                 for (TextField f : List.of(name, at[0], at[1], at[2], known)) {
                     f.clear();
                 }

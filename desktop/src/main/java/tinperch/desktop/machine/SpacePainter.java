@@ -6,10 +6,14 @@ import java.util.Map;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tinperch.desktop.look.Palette;
+import tinperch.machine.space.Face;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
@@ -22,6 +26,7 @@ final class SpacePainter {
     private final ThreeViews views;
     private final Scene of;
     private final SpaceDrag drag;
+    private final boolean tagged;
 
     /**
      * What is drawn.
@@ -32,8 +37,12 @@ final class SpacePainter {
      */
     record Scene(Surroundings space, Map<String, Double> pose, Map<String, Shape> shapes, Map<String, List<Vec3>> holes, String chosen) {}
 
-    /** @param drag what is being moved, null for nothing */
-    SpacePainter(GraphicsContext g, Palette p, ThreeViews views, Scene of, SpaceDrag drag) {
+    /**
+     * @param drag what is being moved, null for nothing
+     * @param tagged whether numbers stand on what is chosen, so that its name need not
+     */
+    SpacePainter(GraphicsContext g, Palette p, ThreeViews views, Scene of, SpaceDrag drag, boolean tagged) {
+        this.tagged = tagged;
         this.g = g;
         this.p = p;
         this.views = views;
@@ -46,7 +55,8 @@ final class SpacePainter {
         g.setFont(Font.font("Lato", 11));
         List<double[]> labels = new ArrayList<>();
         for (Neighbour n : of.space.neighbours()) {
-            double[] b = v.box(of.space.bounds(n, of.pose));
+            double[] b = v.box(of.space.bounds(n.reached(), of.pose));
+            boolean cone = n.form() == Neighbour.Form.CONE;
             boolean hot = n.kind() == Neighbour.Kind.HOT;
             boolean matter = hot || n.kind() == Neighbour.Kind.SOLID;
             Color line = hot ? Color.web(p.hot()) : matter ? p.inkColour() : p.accentColour();
@@ -60,7 +70,9 @@ final class SpacePainter {
                 g.fillOval(b[0], b[1], b[2], b[3]);
                 g.strokeOval(b[0], b[1], b[2], b[3]);
             } else {
-                g.fillRect(b[0], b[1], b[2], b[3]);
+                if (!cone) {
+                    g.fillRect(b[0], b[1], b[2], b[3]);
+                }
                 Shape shape = n.form() == Neighbour.Form.CYLINDER ? null : of.shapes.get(n.id());
                 if (shape == null || shape.isBox()) {
                     g.strokeRect(b[0], b[1], b[2], b[3]);
@@ -68,12 +80,18 @@ final class SpacePainter {
                     outline(v, shape, of.space.shift(n.group(), of.pose));
                 }
             }
-            label(n, b, labels);
+            arrow(v, n, b);
+            if (!tagged || !n.id().equals(of.chosen)) {
+                label(n, b, labels);
+            }
             if (drag != null && drag.isMoved() && drag.thing() == n) {
                 ghost(v);
             }
         }
         g.setLineDashes();
+        for (Run r : of.space.runs()) {
+            run(v, r);
+        }
         for (Site site : of.space.sites()) {
             mark(v, site);
         }
@@ -91,6 +109,75 @@ final class SpacePainter {
         g.setTextBaseline(VPos.BOTTOM);
         g.setFill(p.accentColour());
         g.fillText(drag.words(), b[0], b[1] - 4);
+    }
+
+    /** A cable or a belt: a line as thick as it is, at least a pixel. */
+    private void run(ThreeViews.View v, Run r) {
+        List<Vec3> points = r.points(of.space, of.pose);
+        g.setStroke(r.id().equals(of.chosen) ? p.accentColour() : p.inkColour());
+        g.setGlobalAlpha(0.75);
+        g.setLineWidth(Math.max(r.id().equals(of.chosen) ? 2.5 : 1.3, r.kind() == Run.Kind.CABLE ? r.acrossMm() * views.scale() : 0));
+        g.setLineCap(StrokeLineCap.ROUND);
+        g.setLineJoin(StrokeLineJoin.ROUND);
+        g.beginPath();
+        for (int i = 0; i < points.size(); i++) {
+            double[] at = v.point(points.get(i));
+            if (i == 0) {
+                g.moveTo(at[0], at[1]);
+            } else {
+                g.lineTo(at[0], at[1]);
+            }
+        }
+        g.stroke();
+        g.setGlobalAlpha(1);
+        g.setLineCap(StrokeLineCap.SQUARE);
+        g.setLineJoin(StrokeLineJoin.MITER);
+    }
+
+    /** The face under the mouse. */
+    void mark(ThreeViews.View v, Face face) {
+        of.space.neighbour(face.neighbourId()).ifPresent(n -> {
+            double[] b = v.box(of.space.bounds(n, of.pose));
+            g.setLineDashes();
+            g.setStroke(p.accentColour());
+            g.setLineWidth(3);
+            if (Math.abs(v.right.dot(face.outward())) > 0.5) {
+                double x = b[0] + (face.high() ? b[2] : 0);
+                g.strokeLine(x, b[1], x, b[1] + b[3]);
+            } else if (Math.abs(v.up.dot(face.outward())) > 0.5) {
+                double y = b[1] + (face.high() ? 0 : b[3]);
+                g.strokeLine(b[0], y, b[0] + b[2], y);
+            } else {
+                g.setLineWidth(1.6);
+                g.strokeRect(b[0] + 2, b[1] + 2, Math.max(0, b[2] - 4), Math.max(0, b[3] - 4));
+            }
+        });
+    }
+
+    /** An arrow the way a hand comes in, or air and light go out. */
+    private void arrow(ThreeViews.View v, Neighbour n, double[] b) {
+        n.towards().ifPresent(way -> {
+            boolean in = n.kind() == Neighbour.Kind.ACCESS;
+            double dx = way.dot(v.right);
+            double dy = -way.dot(v.up);
+            if (Math.hypot(dx, dy) < 0.5) {
+                return;
+            }
+            double mx = b[0] + b[2] / 2 + dx * b[2] / 2;
+            double my = b[1] + b[3] / 2 + dy * b[3] / 2;
+            double far = 14;
+            double tx = in ? mx : mx + dx * far;
+            double ty = in ? my : my + dy * far;
+            double fx = in ? mx + dx * far : mx;
+            double fy = in ? my + dy * far : my;
+            double ux = (tx - fx) / far;
+            double uy = (ty - fy) / far;
+            g.setLineDashes();
+            g.setLineWidth(1.4);
+            g.strokeLine(fx, fy, tx, ty);
+            g.strokeLine(tx, ty, tx - 5 * ux - 3 * uy, ty - 5 * uy + 3 * ux);
+            g.strokeLine(tx, ty, tx - 5 * ux + 3 * uy, ty - 5 * uy - 3 * ux);
+        });
     }
 
     /** A site: a small cross at each of its holes, thicker when it is the one chosen. */

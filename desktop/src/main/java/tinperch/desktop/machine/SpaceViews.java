@@ -2,11 +2,13 @@ package tinperch.desktop.machine;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
@@ -14,6 +16,7 @@ import tinperch.desktop.look.Drawing;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
+import tinperch.machine.space.Face;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
@@ -22,7 +25,7 @@ import tinperch.solid.Vec3;
 
 /**
  * What stands around a machine's axes in plan, from the front and from the right, with the axes as they are. The wheel brings a place nearer,
- * dragging moves what is chosen or else what is seen, a double click shows all again.
+ * dragging moves what is chosen, or the axes something rides on, or else what is seen; a double click shows all again.
  */
 final class SpaceViews extends Drawing {
     private final ThreeViews views = new ThreeViews();
@@ -35,7 +38,13 @@ final class SpaceViews extends Drawing {
     private double heldX;
     private double heldY;
     private SpaceDrag drag;
+    private AxisDrag pull;
+    private Optional<Face> under = Optional.empty();
+    private List<SpaceTag> tags = List.of();
     private BiConsumer<Neighbour, Vec3> moved;
+    private Consumer<Map<String, Double>> pulled;
+    private Consumer<Face> pointed;
+    private Consumer<SpaceTag> opened;
     private Consumer<Rectangle2D> corner;
 
     /** @param picked told the id of the neighbour clicked on */
@@ -59,11 +68,41 @@ final class SpaceViews extends Drawing {
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
         setOnMouseReleased(e -> drop());
+        setOnMouseMoved(e -> hover(pointed == null ? Optional.empty() : pointer().face(e.getX(), e.getY())));
+        setOnMouseExited(e -> hover(Optional.empty()));
+        setOnKeyTyped(e -> {
+            if (drag != null && drag.type(e.getCharacter())) {
+                draw();
+                e.consume();
+            }
+        });
+        setOnKeyPressed(e -> {
+            if (drag != null && e.getCode() == KeyCode.ESCAPE) {
+                drag = null;
+                draw();
+                e.consume();
+            }
+        });
     }
 
     /** Lets what is chosen be moved by dragging; told what and how far. */
     void onMoved(BiConsumer<Neighbour, Vec3> told) {
         moved = told;
+    }
+
+    /** Lets axes be moved by pulling what rides on them; told where they are to stand. */
+    void onPulled(Consumer<Map<String, Double>> told) {
+        pulled = told;
+    }
+
+    /** Told the face clicked on; the one under the mouse is marked. Null for nobody. */
+    void onPointed(Consumer<Face> told) {
+        pointed = told;
+    }
+
+    /** Shows the sizes of what is chosen and the distances to it; told the one clicked on. */
+    void onOpened(Consumer<SpaceTag> told) {
+        opened = told;
     }
 
     /** Told where nothing is drawn; the views then stand at the left. */
@@ -109,7 +148,7 @@ final class SpaceViews extends Drawing {
         if (corner != null) {
             corner.accept(views.corner());
         }
-        SpacePainter painter = new SpacePainter(g, p, views, new SpacePainter.Scene(space, pose, shapes, holes, chosen), drag);
+        SpacePainter painter = new SpacePainter(g, p, views, new SpacePainter.Scene(space, pose, shapes, holes, chosen), drag, opened != null);
         for (ThreeViews.View v : views.all()) {
             double[] a = v.area();
             g.setFont(Font.font("Lato", 11));
@@ -122,54 +161,75 @@ final class SpaceViews extends Drawing {
             g.rect(a[0] - 3, a[1] - 3, a[2] + 6, a[3] + 6);
             g.clip();
             painter.draw(v);
+            under.ifPresent(f -> painter.mark(v, f));
             g.restore();
         }
+        tags = opened == null || drag != null ? List.of() : new SpaceTags(views, space, pose).of(chosen);
+        SpaceTags.paint(g, p, tags);
     }
 
-    private boolean isOn(ThreeViews.View v, Neighbour n, double px, double py) {
-        double[] b = v.box(space.bounds(n, pose));
-        return px >= b[0] - 2 && px <= b[0] + b[2] + 2 && py >= b[1] - 2 && py <= b[1] + b[3] + 2;
+    private SpacePointer pointer() {
+        return new SpacePointer(views, space, pose);
+    }
+
+    private void hover(Optional<Face> now) {
+        if (!now.equals(under)) {
+            under = now;
+            draw();
+        }
     }
 
     private void press(MouseEvent e) {
         heldX = e.getX();
         heldY = e.getY();
-        drag = moved == null ? null : views.at(heldX, heldY).flatMap(v -> space.neighbour(chosen).filter(n -> isOn(v, n, heldX, heldY)).map(n -> new SpaceDrag(n, v))).orElse(null);
+        drag = null;
+        pull = null;
+        if (!isFocused() && moved != null) {
+            requestFocus();
+        }
+        Optional<ThreeViews.View> view = views.at(heldX, heldY);
+        Optional<Neighbour> mine = view.flatMap(v -> space.neighbour(chosen).filter(n -> pointer().isOn(v, n, heldX, heldY)));
+        if (mine.isPresent() && moved != null) {
+            drag = new SpaceDrag(mine.get(), view.get(), space, pose);
+        } else if (pulled != null) {
+            pull = view.flatMap(v -> pointer().thing(heldX, heldY).flatMap(n -> AxisDrag.of(n, v, space, pose))).orElse(null);
+        }
     }
 
     private void drag(MouseEvent e) {
+        double dx = e.getX() - heldX;
+        double dy = e.getY() - heldY;
         if (drag != null) {
-            drag.to(e.getX() - heldX, e.getY() - heldY, views.scale(), space, pose);
+            drag.to(dx, dy, views.scale());
+            draw();
+        } else if (pull != null) {
+            pulled.accept(pull.to(dx, dy));
         } else {
-            views.at(heldX, heldY).ifPresent(v -> views.pan(v.way(e.getX() - heldX, e.getY() - heldY)));
+            views.at(heldX, heldY).ifPresent(v -> views.pan(v.way(dx, dy)));
             heldX = e.getX();
             heldY = e.getY();
+            draw();
         }
-        draw();
     }
 
     private void drop() {
         SpaceDrag done = drag;
         drag = null;
+        pull = null;
         if (done != null && done.isMoved()) {
             moved.accept(done.thing(), done.by());
             draw();
         }
     }
 
-    /** The smallest one under the mouse, so that what lies before something large can be reached. */
     private void pick(double x, double y) {
-        String best = "";
-        double smallest = Double.POSITIVE_INFINITY;
-        for (ThreeViews.View v : views.all()) {
-            for (Neighbour n : space.neighbours()) {
-                double[] b = v.box(space.bounds(n, pose));
-                if (isOn(v, n, x, y) && b[2] * b[3] < smallest) {
-                    smallest = b[2] * b[3];
-                    best = n.id();
-                }
-            }
+        Optional<SpaceTag> tag = tags.stream().filter(t -> t.holds(x, y)).findFirst();
+        if (tag.isPresent()) {
+            opened.accept(tag.get());
+            return;
         }
-        picked.accept(best);
+        Optional<Face> face = pointed == null ? Optional.empty() : pointer().face(x, y);
+        picked.accept(pointer().thing(x, y).map(Neighbour::id).orElse(""));
+        face.ifPresent(f -> pointed.accept(f));
     }
 }

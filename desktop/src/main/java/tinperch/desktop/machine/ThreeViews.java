@@ -10,6 +10,8 @@ import tinperch.solid.Vec3;
 final class ThreeViews {
     private static final double GAP = 26;
     private static final double PAD = 12;
+    /** What lies at the edge is drawn, and pointed at, a little beyond it. */
+    private static final double EDGE = 3;
     private static final double NEAREST_MM = 8;
 
     private final List<View> views = List.of(new View(Vec3.X, Vec3.Y, "plan"), new View(Vec3.X, Vec3.Z, "from the front"), new View(Vec3.Y, Vec3.Z, "from the right"));
@@ -51,7 +53,7 @@ final class ThreeViews {
 
         private boolean holds(double px, double py) {
             double[] a = area();
-            return px >= a[0] && px <= a[0] + a[2] && py >= a[1] && py <= a[1] + a[3];
+            return px >= a[0] - EDGE && px <= a[0] + a[2] + EDGE && py >= a[1] - EDGE && py <= a[1] + a[3] + EDGE;
         }
 
         /** A way on the canvas as a way in space. */

@@ -9,6 +9,14 @@ final class Ways {
     static final List<Choice<Vec3>> ALL = List.of(new Choice<>(Vec3.X, "to the right"), new Choice<>(Vec3.X.times(-1), "to the left"), new Choice<>(Vec3.Y, "to the back"),
             new Choice<>(Vec3.Y.times(-1), "to the front"), new Choice<>(Vec3.Z, "up"), new Choice<>(Vec3.Z.times(-1), "down"));
 
+    /** Where a hand or a tool comes from. */
+    static final List<Choice<String>> COMING = List.of(new Choice<>("", "from anywhere"), new Choice<>("-y", "from the front"), new Choice<>("y", "from behind"), new Choice<>("-x", "from the left"),
+            new Choice<>("x", "from the right"), new Choice<>("z", "from above"), new Choice<>("-z", "from below"));
+
+    /** Where a cone of air or light opens to. */
+    static final List<Choice<String>> OPENING = List.of(new Choice<>("-z", "opens down"), new Choice<>("z", "opens up"), new Choice<>("-y", "opens to the front"), new Choice<>("y", "opens to the back"),
+            new Choice<>("-x", "opens to the left"), new Choice<>("x", "opens to the right"));
+
     private Ways() {}
 
     /** The choice that means a way; one called "slanted" for any other. */

@@ -9,7 +9,11 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -23,10 +27,19 @@ import tinperch.upgrade.Upgrade;
 
 /** One card per machine, its state in a word and a shape; under the machine looked at, its upgrades. */
 public final class Shelf extends VBox {
+    /** More machines than this are listed, searched and put in order. */
+    private static final int FEW = 12;
+    private static final String ORDER = "shelf order";
     private static final PseudoClass CHOSEN = PseudoClass.getPseudoClass("chosen");
 
     private final Desk desk;
     private final VBox cards = new VBox(6);
+    private final ListView<Row> list = Ui.id(new ListView<>(), "shelf-list");
+    private final TextField find = Ui.id(new TextField(), "shelf-find");
+    private final ComboBox<ShelfOrder> order = Ui.id(new ComboBox<>(), "shelf-order");
+    private final Label none = Ui.id(Ui.text("", "shelf-none"), "shelf-none");
+    private final VBox many = new VBox(4, find, order, none);
+    private final Scroller scroll = new Scroller(cards);
     private final Map<String, Card> made = new HashMap<>();
     private final Map<String, Button> links = new HashMap<>();
     private final Button drawer;
@@ -35,8 +48,20 @@ public final class Shelf extends VBox {
         this.desk = desk;
         getStyleClass().add("shelf");
         Label name = Ui.label("Tin Perch", "brand");
-        Scroller scroll = new Scroller(cards);
         VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox.setVgrow(list, Priority.ALWAYS);
+        find.setPromptText("find a machine");
+        Ui.tip(find, "By name, kind, state or note; “due” for those with something due; Enter goes to the first");
+        find.textProperty().addListener((o, was, is) -> refresh());
+        find.setOnAction(e -> list.getItems().stream().findFirst().filter(r -> !find.getText().isBlank()).ifPresent(r -> desk.goTo(r.machine)));
+        order.getItems().setAll(ShelfOrder.values());
+        order.setValue(ShelfOrder.of(desk.workshop().preference(ORDER).orElse("")));
+        order.setMaxWidth(Double.MAX_VALUE);
+        order.setOnAction(e -> {
+            desk.workshop().setPreference(ORDER, order.getValue().name());
+            refresh();
+        });
+        list.setCellFactory(l -> new RowCell());
         drawer = Ui.id(Ui.button("Screw drawer", "mdi2s-screw-machine-flat-top",
                 () -> desk.placeProperty().set(new Desk.Place.AtDrawer())), "drawer");
         Ui.tip(drawer, "The screw lengths you have at hand (Ctrl+D)");
@@ -44,7 +69,7 @@ public final class Shelf extends VBox {
         Ui.tip(add, "Ctrl+M");
         drawer.setMaxWidth(Double.MAX_VALUE);
         add.setMaxWidth(Double.MAX_VALUE);
-        getChildren().addAll(name, scroll, drawer, add);
+        getChildren().addAll(name, many, scroll, list, drawer, add);
         desk.onChange(this::refresh);
         refresh();
     }
@@ -52,21 +77,68 @@ public final class Shelf extends VBox {
     private void refresh() {
         String here = desk.machine().map(Machine::id).orElse("");
         LocalDate today = LocalDate.now();
-        List<Node> wanted = new ArrayList<>();
-        for (Machine m : desk.state().machines()) {
-            Card card = made.compute(m.id(), (id, known) -> known != null && known.machine == m && known.day.equals(today) ? known
-                    : new Card(m, today, card(m)));
-            card.node.pseudoClassStateChanged(CHOSEN, m.id().equals(here));
-            wanted.add(card.node);
+        List<Machine> all = desk.state().machines();
+        boolean few = all.size() <= FEW;
+        for (Node n : List.of(many, list)) {
+            Ui.see(n, !few);
+        }
+        Ui.see(scroll, few);
+        List<Machine> meant = few ? all : order.getValue().of(all, find.getText(), today);
+        none.setText(meant.isEmpty() && !few ? "No machine of " + all.size() + " is called that." : "");
+        Ui.see(none, meant.isEmpty() && !few);
+        List<Row> rows = new ArrayList<>();
+        for (Machine m : meant) {
+            rows.add(new Row(m, null));
             if (m.id().equals(here)) {
-                desk.state().upgradesOf(m.id()).forEach(u -> wanted.add(upgrade(u)));
+                desk.state().upgradesOf(m.id()).forEach(u -> rows.add(new Row(m, u)));
             }
         }
-        // A node that leaves the window, if only for a moment, is styled anew.
-        if (!cards.getChildren().equals(wanted)) {
-            cards.getChildren().setAll(wanted);
+        if (few) {
+            List<Node> wanted = rows.stream().map(this::node).toList();
+            // A node that leaves the window, if only for a moment, is styled anew.
+            if (!cards.getChildren().equals(wanted)) {
+                cards.getChildren().setAll(wanted);
+            }
+        } else {
+            if (!list.getItems().equals(rows)) {
+                list.getItems().setAll(rows);
+            }
+            made.values().forEach(c -> mark(c.machine));
         }
         drawer.pseudoClassStateChanged(CHOSEN, desk.place() instanceof Desk.Place.AtDrawer);
+    }
+
+    private void mark(Machine m) {
+        made.get(m.id()).node.pseudoClassStateChanged(CHOSEN, desk.machine().map(Machine::id).filter(m.id()::equals).isPresent());
+    }
+
+    private Node node(Row r) {
+        if (r.upgrade != null) {
+            return upgrade(r.upgrade);
+        }
+        Machine m = r.machine;
+        LocalDate today = LocalDate.now();
+        Card card = made.compute(m.id(), (id, known) -> known != null && known.machine == m && known.day.equals(today) ? known : new Card(m, today, card(m)));
+        mark(m);
+        return card.node;
+    }
+
+    /** A machine, or one of its upgrades. */
+    private record Row(Machine machine, Upgrade upgrade) {}
+
+    /** Of many machines only those in view have a card. */
+    private final class RowCell extends ListCell<Row> {
+        RowCell() {
+            setMaxWidth(Double.MAX_VALUE);
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Row r, boolean empty) {
+            super.updateItem(r, empty);
+            setText(null);
+            setGraphic(empty || r == null ? null : node(r));
+        }
     }
 
     /** A card as it was made; made anew when what it shows is another. */

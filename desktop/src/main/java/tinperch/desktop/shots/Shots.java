@@ -100,6 +100,17 @@ public final class Shots {
                     javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
         });
         step("distances", () -> ((javafx.scene.control.ToggleButton) find("#side-distances")).fire());
+        detail("side-lines", () -> {
+            ((javafx.scene.control.ToggleButton) find("#side-lines")).fire();
+            ((Button) find("#line-" + desk.state().machine("avocet").orElseThrow().surroundings().runs().get(0).id())).fire();
+        });
+        detail("thing-chosen", () -> {
+            ((javafx.scene.control.ToggleButton) find("#side-things")).fire();
+            ((Button) find("#neighbour-" + desk.state().machine("avocet").orElseThrow().surroundings().neighbours().stream().filter(n -> n.name().equals("carriage")).findFirst()
+                    .orElseThrow().id())).fire();
+            ((Button) find("#space-near")).fire();
+        });
+        detail("table-large", () -> ((Button) find("#space-turn")).fire());
         detail("side-axes", () -> ((javafx.scene.control.ToggleButton) find("#side-axes")).fire());
         step("readings", () -> {
             desk.goTo(Page.READINGS);
@@ -264,7 +275,7 @@ public final class Shots {
                 settle.playFromStart();
                 return;
             }
-            if (s.wanted && s.name.contains(only)) {
+            if (s.wanted && java.util.Arrays.stream(only.split(",", -1)).anyMatch(s.name::contains)) {
                 write(s.name);
             }
             next();

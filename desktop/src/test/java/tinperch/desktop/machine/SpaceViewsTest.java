@@ -13,7 +13,10 @@ import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.WindowTest;
 import tinperch.machine.space.Along;
+import tinperch.machine.space.Distance;
+import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -172,5 +175,191 @@ public class SpaceViewsTest extends WindowTest {
         assertEquals(thing("gantry beam"), beam);
         assertTrue(text("space-tightest").contains("Readings say where the gantry beam is along z"), text("space-tightest"));
         assertFalse(desk.workshop().undoLabel().isPresent(), "nothing was changed");
+    }
+
+    private double[] seen(ThreeViews v, String name, Vec3 looking, double shareX, double shareY) {
+        Surroundings s = desk.state().machine("avocet").orElseThrow().surroundings();
+        double[] b = v.along(looking).box(s.bounds(thing(name), s.home()));
+        return new double[] {b[0] + shareX * b[2], b[1] + shareY * b[3]};
+    }
+
+    private ThreeViews asDrawn(Node canvas) {
+        ThreeViews v = new ThreeViews();
+        v.take(desk.state().machine("avocet").orElseThrow().surroundings().reach().orElseThrow());
+        v.fitInto(canvas.getLayoutBounds().getWidth(), canvas.getLayoutBounds().getHeight(), true);
+        return v;
+    }
+
+    /** Clicks on a thing in a view, at a share of its width and height from its upper left. */
+    private void point(String name, Vec3 looking, double shareX, double shareY) throws Exception {
+        onFx(() -> {
+            Node canvas = find("space-views");
+            double[] at = seen(asDrawn(canvas), name, looking, shareX, shareY);
+            clickAt(canvas, at[0], at[1]);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static void clickAt(Node on, double x, double y) {
+        Point2D at = on.localToScene(x, y);
+        fire(on, MouseEvent.MOUSE_MOVED, x, y);
+        fire(on, MouseEvent.MOUSE_PRESSED, x, y);
+        fire(on, MouseEvent.MOUSE_RELEASED, x, y);
+        Event.fireEvent(on, new MouseEvent(MouseEvent.MOUSE_CLICKED, at.getX(), at.getY(), at.getX(), at.getY(), MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, false, false, true,
+                null));
+    }
+
+    @Test
+    public void bothEndsOfADistanceAreClickedOnInTheDrawingLowerOneFirst() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        click("side-distances");
+        int before = desk.state().machine("avocet").orElseThrow().surroundings().distances().size();
+        // The supply's left side first, then the right side of the upright, which lies lower: they are taken the other way round.
+        point("supply", Vec3.Y, 0, 0.5);
+        point("right upright", Vec3.Y, 1, 0.3);
+        type("distance-reading", "6.5");
+        Distance d = desk.state().machine("avocet").orElseThrow().surroundings().distances().get(before);
+        assertEquals(d.from(), new End(thing("right upright").id(), End.Where.HIGH));
+        assertEquals(d.to(), new End(thing("supply").id(), End.Where.LOW));
+        assertEquals(thing("supply").corner().x(), 292 + 6.5, 1e-6);
+        // Its number stands on the drawing and is read again there; a note and a correction stay with the reading.
+        press("distance-" + d.id());
+        type("reading-distance", "6.7");
+        assertEquals(thing("supply").corner().x(), 292 + 6.6, 1e-6);
+        press("chip-distance-0");
+        type("chip-note", "with the cover on");
+        press("chip-distance-0");
+        type("chip-value", "6.3");
+        Distance after = desk.state().machine("avocet").orElseThrow().surroundings().distance(d.id()).orElseThrow();
+        assertEquals(after.readings().get(0).note(), "with the cover on");
+        assertEquals(after.readings().get(0).earlier(), java.util.List.of(6.5));
+        assertEquals(thing("supply").corner().x(), 292 + 6.5, 1e-6);
+        press("distance-swap");
+        assertEquals(thing("supply").corner().x(), 292 - 6.5, 1e-6, "read the other way round");
+        click("undo");
+        assertEquals(thing("supply").corner().x(), 292 + 6.5, 1e-6);
+    }
+
+    @Test
+    public void aSizeIsChangedWhereItStandsOnTheDrawing() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        press("neighbour-" + thing("supply").id());
+        onFx(() -> {
+            Node canvas = find("space-views");
+            Surroundings s = desk.state().machine("avocet").orElseThrow().surroundings();
+            SpaceTag width = new SpaceTags(asDrawn(canvas), s, s.home()).of(thing("supply").id()).stream().filter(t -> t.along() == Along.X && t.distanceId().isEmpty()).findFirst().orElseThrow();
+            clickAt(canvas, width.x(), width.y());
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        type("space-tag", "wide");
+        assertFalse(text("space-tightest").isEmpty());
+        assertEquals(thing("supply").size().x(), 50.0);
+        type("space-tag", "62.5");
+        assertEquals(thing("supply").size().x(), 62.5);
+        click("undo");
+        assertEquals(thing("supply").size().x(), 50.0);
+    }
+
+    @Test
+    public void numbersTypedWhileDraggingAreTheDistanceFromWhatStandsBefore() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        press("neighbour-" + thing("supply").id());
+        onFx(() -> {
+            Node canvas = find("space-views");
+            ThreeViews v = asDrawn(canvas);
+            double[] at = seen(v, "supply", Vec3.Y, 0.5, 0.5);
+            fire(canvas, MouseEvent.MOUSE_PRESSED, at[0], at[1]);
+            fire(canvas, MouseEvent.MOUSE_DRAGGED, at[0] + 30 * v.scale(), at[1]);
+            for (String key : new String[] {"1", "7", ",", "5"}) {
+                Event.fireEvent(canvas, new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_TYPED, key, key, javafx.scene.input.KeyCode.UNDEFINED, false, false, false, false));
+            }
+            // The mouse trembles; the number holds.
+            fire(canvas, MouseEvent.MOUSE_DRAGGED, at[0] + 40 * v.scale(), at[1]);
+            fire(canvas, MouseEvent.MOUSE_RELEASED, at[0] + 40 * v.scale(), at[1]);
+            return null;
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        assertEquals(thing("supply").corner().x(), 292 + 17.5, 1e-9);
+    }
+
+    @Test
+    public void pullingWhatRidesOnAnAxisMovesTheAxisAndIsNoEdit() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        drag("carriage", 60, 45);
+        assertEquals(Double.parseDouble(text("position-x").replace(" mm", "")), 60, 0.11);
+        assertEquals(Double.parseDouble(text("position-z").replace(" mm", "")), 45, 0.11);
+        assertFalse(desk.workshop().undoLabel().isPresent(), "moving is looking");
+        // No farther than it goes.
+        press("pose-home");
+        drag("carriage", 900, -50);
+        assertEquals(text("position-x"), "230 mm");
+        assertEquals(text("position-z"), "0 mm");
+    }
+
+    @Test
+    public void itMovesAsWhatIsPointedAtMoves() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        press("neighbour-" + thing("supply").id());
+        press("neighbour-with");
+        point("hot block", Vec3.Y, 0.5, 0.5);
+        assertEquals(thing("supply").group(), "carriage");
+        click("undo");
+        assertEquals(thing("supply").group(), "");
+    }
+
+    @Test
+    public void aCableRunsWhereOneClicksAndSaysItsSlack() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        click("side-lines");
+        point("top beam", Vec3.Y, 0.5, 0);
+        point("hot block", Vec3.Y, 0.5, 0.5);
+        type("line-name", "lamp cable");
+        assertTrue(text("line-complaint").contains("How thick"), text("line-complaint"));
+        type("line-across", "5");
+        Surroundings s = desk.state().machine("avocet").orElseThrow().surroundings();
+        Run made = s.runs().get(s.runs().size() - 1);
+        assertEquals(made.holds().get(0).at().z(), 400, 1e-9, "on top of the beam");
+        assertEquals(made.holds().get(1).group(), "carriage");
+        assertTrue(text("line-fit-" + made.id()).contains("needs"), text("line-fit-" + made.id()));
+        press("line-" + made.id());
+        type("line-length", "300");
+        assertTrue(text("line-fit-" + made.id()).contains("too short"), text("line-fit-" + made.id()));
+        press("line-remove");
+        assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().runs().size(), s.runs().size() - 1);
+        click("undo");
+        assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().run(made.id()).orElseThrow().lengthMm(), 300.0);
+    }
+
+    @Test
+    public void aSiteBeginsOnTheFaceClickedOnAndGoesWithIt() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        click("side-sites");
+        point("supply", Vec3.Y, 0.5, 0);
+        type("site-name", "on the supply");
+        tinperch.machine.space.Site site = desk.state().machine("avocet").orElseThrow().surroundings().sites().stream().filter(x -> x.name().equals("on the supply")).findFirst().orElseThrow();
+        assertEquals(site.facing(), Vec3.Z);
+        assertEquals(site.at().z(), 90, 1e-9);
+        press("neighbour-" + thing("supply").id());
+        drag("supply", 0, 150.04);
+        double up = thing("supply").corner().z() + 20;
+        assertTrue(up > 100);
+        assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().site(site.id()).orElseThrow().at().z(), 90 + up, 1e-9);
+        // A face of the downloaded blower with its holes is offered.
+        click("side-sites");
+        waitFor(() -> find("site-offer-" + thing("blower").id() + "-0") != null, "no face of the blower is offered");
+        press("site-offer-" + thing("blower").id() + "-0");
+        press("site-put");
+        tinperch.machine.space.Site on = desk.state().machine("avocet").orElseThrow().surroundings().sites().stream().filter(x -> x.onId().equals(thing("blower").id())).findFirst().orElseThrow();
+        assertTrue(on.drawn().holes().size() >= 2, on.toString());
+        assertEquals(on.group(), "carriage");
     }
 }

@@ -13,6 +13,7 @@ import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.Reading;
@@ -49,7 +50,7 @@ final class DemoSurroundings {
         profile("right upright", 272, 128, -20, 20, 40, 394, "z");
         profile("top beam", -62, 128, 380, 354, 40, 20, "x");
         box("supply", "", Kind.SOLID, 296, 80, -20, 50, 180, 110, 10, 0);
-        box("supply switch", "", Kind.ACCESS, 346, 120, 20, 60, 40, 40, 0, 0);
+        access("supply switch", 346, 120, 20, 8, 40, 40, "x", 60);
         box("bed", "bed", Kind.HOT, -5, 115, -8, 240, 240, 8, 5, 90);
         rod("bed cable", "bed", Kind.CABLE, 110, 355, -30, 12, 60, 12, "y", 5);
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
@@ -59,6 +60,9 @@ final class DemoSurroundings {
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
         space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(-5.5, 52, 32),
                 new Vec3(15, 50, 50), "x", 2, 0, "model-blower", 0));
+        // Bent sharper than wanted at the clip on the beam, as the owner found when the old one broke there.
+        cable("head cable", 7, 620, hold("", -62, 170, 395), hold("gantry", 90, 176, 100), hold("carriage", 0, 140, 84));
+        belt("x belt", "gantry", Along.Y, -26, 149, 45, 256, 149, 55);
         space = space.measuredFrom(id("bed"));
         read(Along.X, "left upright", End.Where.HIGH, "bed", End.Where.LOW, 37.02, 36.98, 37.00);
         read(Along.X, "bed", End.Where.HIGH, "right upright", End.Where.LOW, 37.00);
@@ -91,7 +95,7 @@ final class DemoSurroundings {
         box("arm", "arm", Kind.SOLID, -60, 62, 30, 190, 16, 16, 2, 0);
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
         box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
-        box("knob", "", Kind.ACCESS, -95, 45, 30, 35, 30, 30, 0, 0);
+        access("knob", -72, 45, 30, 12, 30, 30, "-x", 40);
         space = space.measuredFrom(id("bed"));
         read(Along.X, "post", End.Where.HIGH, "bed", End.Where.LOW, 28.00);
         read(Along.Y, "arm", End.Where.LOW, "hot block", End.Where.HIGH, -2.00);
@@ -118,7 +122,7 @@ final class DemoSurroundings {
         read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 2.00);
         read(Along.Z, "hot block", End.Where.LOW, "tool plate", End.Where.LOW, 14.00);
         read(Along.Z, "bed", End.Where.HIGH, "lid", End.Where.LOW, 142.00);
-        box("lamp light", "", Kind.LIGHT, 60, 240, 60, 170, 90, 66, 0, 0);
+        space = space.with(new Neighbour("n" + ++number, "lamp light", "", Kind.LIGHT, Form.CONE, new Vec3(60, 240, 60), new Vec3(170, 90, 66), "z", 0, 0).going("-z"));
         site("roof rail", "", 150, 300, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
 
@@ -163,6 +167,24 @@ final class DemoSurroundings {
             double clearance, double temp) {
         space = space.with(new Neighbour("n" + ++number, name, group, kind, Form.BOX, new Vec3(x, y, z), new Vec3(w, d, h), "z",
                 clearance, temp));
+    }
+
+    private void access(String name, double x, double y, double z, double w, double d, double h, String from, double reachMm) {
+        space = space.with(new Neighbour("n" + ++number, name, "", Kind.ACCESS, Form.BOX, new Vec3(x, y, z), new Vec3(w, d, h), "z", reachMm, 0).going(from));
+    }
+
+    private static Run.Hold hold(String group, double x, double y, double z) {
+        return new Run.Hold(group, new Vec3(x, y, z));
+    }
+
+    private void cable(String name, double acrossMm, double lengthMm, Run.Hold... holds) {
+        space = space.with(new Run("l" + ++number, name, Run.Kind.CABLE, List.of(holds), acrossMm, Along.Z, 0, lengthMm));
+    }
+
+    /** Round two pulleys, in a plane across y. */
+    private void belt(String name, String group, Along wide, double x, double y, double z, double toX, double toY, double toZ) {
+        space = space.with(new Run("l" + ++number, name, Run.Kind.BELT, List.of(hold(group, x, y, z), hold(group, toX, y, z), hold(group, toX, toY, toZ), hold(group, x, toY, toZ),
+                hold(group, x, y, z)), 6, wide, 0, 0));
     }
 
     private void profile(String name, double x, double y, double z, double w, double d, double h, String along) {
