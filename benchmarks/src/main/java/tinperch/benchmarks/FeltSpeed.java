@@ -185,6 +185,13 @@ public final class FeltSpeed {
     }
 
     private void acts(PrintStream out) throws Exception {
+        if (!Boolean.getBoolean("felt.machines")) {
+            parts(out);
+        }
+        machines(out);
+    }
+
+    private void parts(PrintStream out) throws Exception {
         act(out, "open an upgrade at Shape", 1, n -> desk.goTo(desk.state().upgrade(BLOWER).orElseThrow(), Station.SHAPE));
         act(out, "edit the plate's width", 40, n -> desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, String.valueOf(82.1 + n * 0.1)));
         act(out, "hover a remedy", 12, n -> desk.previewRemedy(n % 2 == 1 ? null : desk.assessmentProperty().get().findings().stream()
@@ -210,6 +217,9 @@ public final class FeltSpeed {
                 desk.workshop().redo();
             }
         });
+    }
+
+    private void machines(PrintStream out) throws Exception {
         List<Machine> machines = desk.state().machines();
         act(out, "to a machine's sheet", 12, n -> desk.goTo(machines.get(n % machines.size())));
         act(out, "from page to page of a machine", 20, n -> desk.goTo(Page.values()[(n + 1) % Page.values().length]));
@@ -219,6 +229,26 @@ public final class FeltSpeed {
         });
         settle();
         act(out, "move an axis by a step", 12, n -> find("travel-x").fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.RIGHT, false, false, false, false)));
+        for (String id : List.of("avocet", "busy")) {
+            onFx(() -> {
+                if (id.equals("busy")) {
+                    desk.workshop().edit("busy", s -> s.with(MachineSpeed.busy()));
+                }
+                desk.goTo(desk.state().machine(id).orElseThrow());
+                desk.goTo(Page.SURROUNDINGS);
+                return null;
+            });
+            settle();
+            Node views = find("space-views");
+            stream(out, id + ", pull an axis, each frame", 600, n -> mouse(views, n));
+            onFx(() -> {
+                ((Button) find("neighbour-" + desk.machine().orElseThrow().surroundings().neighbours().stream().filter(k -> k.group().isEmpty()).findFirst().orElseThrow().id())).fire();
+                return null;
+            });
+            settle();
+            double[] at = onFx(() -> (double[]) views.getProperties().get("chosen at"));
+            stream(out, id + ", drag a thing, each frame", 600, n -> mouse(views, n, at[0], at[1]));
+        }
         onFx(() -> {
             desk.goTo(Page.BOOK);
             return null;
@@ -235,11 +265,51 @@ public final class FeltSpeed {
     }
 
     private static void mouse(Node on, int n) {
-        double x = on.getLayoutBounds().getCenterX() + 6 * (n % 5);
-        double y = on.getLayoutBounds().getCenterY();
+        mouse(on, n, on.getLayoutBounds().getCenterX(), on.getLayoutBounds().getCenterY());
+    }
+
+    private static void mouse(Node on, int n, double fromX, double fromY) {
+        double x = fromX + 6 * (n % 5);
+        double y = fromY;
         for (var type : n == 0 ? List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_DRAGGED) : List.of(MouseEvent.MOUSE_DRAGGED)) {
             Event.fireEvent(on, new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, false, false, false, null));
         }
+    }
+
+    /** Acts once a frame and tells how far apart the frames are. */
+    private void stream(PrintStream out, String name, int frames, Act act) throws Exception {
+        List<Double> apart = new ArrayList<>();
+        java.util.concurrent.CountDownLatch done = new java.util.concurrent.CountDownLatch(1);
+        onFx(() -> {
+            new javafx.animation.AnimationTimer() {
+                private int n;
+                private long before;
+
+                @Override
+                public void handle(long now) {
+                    long t = System.nanoTime();
+                    if (n > 0) {
+                        apart.add((t - before) / 1e6);
+                    }
+                    before = t;
+                    if (n == frames) {
+                        stop();
+                        done.countDown();
+                        return;
+                    }
+                    try {
+                        act.at(n++);
+                    } catch (Exception e) {
+                        throw new IllegalStateException(e);
+                    }
+                }
+            }.start();
+            return null;
+        });
+        done.await();
+        settle();
+        double[] sorted = apart.stream().skip(apart.size() / 4).mapToDouble(Double::doubleValue).sorted().toArray();
+        out.printf("%-44s frame ms: median %.1f, 90 %% within %.1f, worst %.1f%n", name, sorted[sorted.length / 2], sorted[(int) (0.9 * sorted.length)], sorted[sorted.length - 1]);
     }
 
     private void act(PrintStream out, String name, int times, Act act) throws Exception {

@@ -12,6 +12,16 @@ public final class Ink {
     private final int height;
     private final int[] argb;
     private final byte[] layer;
+    /** Pixels that may be drawn in: from, to, exclusive. */
+    private int clipX;
+    private int clipY;
+    private int clipToX;
+    private int clipToY;
+    /** Pixels the layer under way may have touched. */
+    private int fromX;
+    private int fromY;
+    private int toX;
+    private int toY;
 
     /** @param width of the picture in pixels, {@code height} too */
     public Ink(int width, int height) {
@@ -19,6 +29,63 @@ public final class Ink {
         this.height = height;
         argb = new int[width * height];
         layer = new byte[width * height];
+        clip(0, 0, width, height);
+        untouched();
+    }
+
+    /** Draws only between these from now on, in pixels. */
+    public void clip(double x0, double y0, double x1, double y1) {
+        clipX = (int) Math.max(0, Math.floor(x0));
+        clipY = (int) Math.max(0, Math.floor(y0));
+        clipToX = (int) Math.min(width, Math.ceil(x1));
+        clipToY = (int) Math.min(height, Math.ceil(y1));
+    }
+
+    private void untouched() {
+        fromX = width;
+        fromY = height;
+        toX = 0;
+        toY = 0;
+    }
+
+    private void touch(int x0, int y0, int x1, int y1) {
+        fromX = Math.min(fromX, Math.max(clipX, x0));
+        fromY = Math.min(fromY, Math.max(clipY, y0));
+        toX = Math.max(toX, Math.min(clipToX, x1));
+        toY = Math.max(toY, Math.min(clipToY, y1));
+    }
+
+    /** Fills a box in the layer under way, its edges as smooth as a line's. */
+    public void fill(double x, double y, double w, double h, double alpha) {
+        touch((int) Math.floor(x), (int) Math.floor(y), (int) Math.ceil(x + w), (int) Math.ceil(y + h));
+        for (int j = Math.max(clipY, (int) Math.floor(y)); j < clipToY && j < y + h; j++) {
+            double down = Math.min(1, j + 1 - y) - Math.max(0, j + 1 - y - h);
+            for (int i = Math.max(clipX, (int) Math.floor(x)); i < clipToX && i < x + w; i++) {
+                double in = Math.min(1, i + 1 - x) - Math.max(0, i + 1 - x - w);
+                put(j * width + i, alpha * Math.max(0, in) * Math.max(0, down));
+            }
+        }
+    }
+
+    /** Fills an ellipse in a box in the layer under way. */
+    public void fillOval(double x, double y, double w, double h, double alpha) {
+        double a = w / 2;
+        double b = h / 2;
+        touch((int) Math.floor(x), (int) Math.floor(y), (int) Math.ceil(x + w), (int) Math.ceil(y + h));
+        for (int j = Math.max(clipY, (int) Math.floor(y)); j < clipToY && j < y + h; j++) {
+            double t = (j + 0.5 - y - b) / b;
+            double half = t * t < 1 ? a * Math.sqrt(1 - t * t) : 0;
+            for (int i = (int) Math.max(clipX, Math.floor(x + a - half)); i < clipToX && i < x + a + half; i++) {
+                put(j * width + i, alpha * Math.max(0, Math.min(1, half + 0.5 - Math.abs(i + 0.5 - x - a))));
+            }
+        }
+    }
+
+    private void put(int at, double alpha) {
+        int ink = (int) (255 * alpha + 0.5);
+        if (ink > (layer[at] & 0xFF)) {
+            layer[at] = (byte) ink;
+        }
     }
 
     public int width() {
@@ -38,6 +105,8 @@ public final class Ink {
     public void clear() {
         Arrays.fill(argb, 0);
         Arrays.fill(layer, (byte) 0);
+        clip(0, 0, width, height);
+        untouched();
     }
 
     /**
@@ -86,12 +155,16 @@ public final class Ink {
         double reach = (half + 0.5) / (flat ? Math.abs(ux) : Math.abs(uy)) + 0.5;
         double from = flat ? Math.min(x0, x1) : Math.min(y0, y1);
         double to = flat ? Math.max(x0, x1) : Math.max(y0, y1);
-        int most = flat ? width : height;
-        int across = flat ? height : width;
-        for (int i = Math.max(0, (int) Math.floor(from - half - 0.5)); i < most && i <= to + half + 0.5; i++) {
+        int least = flat ? clipX : clipY;
+        int most = flat ? clipToX : clipToY;
+        int above = flat ? clipY : clipX;
+        int across = flat ? clipToY : clipToX;
+        int room = (int) Math.ceil(half + 1);
+        touch((int) Math.floor(Math.min(x0, x1)) - room, (int) Math.floor(Math.min(y0, y1)) - room, (int) Math.ceil(Math.max(x0, x1)) + room, (int) Math.ceil(Math.max(y0, y1)) + room);
+        for (int i = Math.max(least, (int) Math.floor(from - half - 0.5)); i < most && i <= to + half + 0.5; i++) {
             double m = i + 0.5;
             double middle = flat ? y0 + (m - x0) * uy / ux : x0 + (m - y0) * ux / uy;
-            for (int j = Math.max(0, (int) Math.floor(middle - reach)); j < across && j <= middle + reach; j++) {
+            for (int j = Math.max(above, (int) Math.floor(middle - reach)); j < across && j <= middle + reach; j++) {
                 double px = (flat ? m : j + 0.5) - x0;
                 double py = (flat ? j + 0.5 : m) - y0;
                 double along = px * ux + py * uy;
@@ -101,11 +174,7 @@ public final class Ink {
                     double in = (run + along) % (2 * pen.dashPx);
                     cover = Math.min(cover, in < 0 ? 0 : Math.min(in, pen.dashPx - in) + 0.5);
                 }
-                int ink = (int) (255 * pen.alpha * cover + 0.5);
-                int at = flat ? j * width + i : i * width + j;
-                if (ink > (layer[at] & 0xFF)) {
-                    layer[at] = (byte) ink;
-                }
+                put(flat ? j * width + i : i * width + j, pen.alpha * cover);
             }
         }
         return run + length;
@@ -116,16 +185,19 @@ public final class Ink {
         int r = rgb >> 16 & 0xFF;
         int g = rgb >> 8 & 0xFF;
         int b = rgb & 0xFF;
-        for (int i = 0; i < layer.length; i++) {
-            int a = layer[i] & 0xFF;
-            if (a != 0) {
-                layer[i] = 0;
-                int under = argb[i];
-                int rest = 255 - a;
-                argb[i] = over(a * 255, under >>> 24, rest) << 24 | over(a * r, under >> 16 & 0xFF, rest) << 16
-                        | over(a * g, under >> 8 & 0xFF, rest) << 8 | over(a * b, under & 0xFF, rest);
+        for (int y = fromY; y < toY; y++) {
+            for (int i = y * width + fromX; i < y * width + toX; i++) {
+                int a = layer[i] & 0xFF;
+                if (a != 0) {
+                    layer[i] = 0;
+                    int under = argb[i];
+                    int rest = 255 - a;
+                    argb[i] = over(a * 255, under >>> 24, rest) << 24 | over(a * r, under >> 16 & 0xFF, rest) << 16
+                            | over(a * g, under >> 8 & 0xFF, rest) << 8 | over(a * b, under & 0xFF, rest);
+                }
             }
         }
+        untouched();
     }
 
     private static int over(int ink, int under, int rest) {

@@ -81,6 +81,11 @@ final class SpaceDrag {
         return thing;
     }
 
+    /** Whether it is dragged in a view. */
+    boolean isIn(ThreeViews.View v) {
+        return v == view;
+    }
+
     /** How far it has come. */
     Vec3 by() {
         return by;

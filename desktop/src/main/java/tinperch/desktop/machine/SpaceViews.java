@@ -6,13 +6,11 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.geometry.Rectangle2D;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.text.Font;
-import javafx.scene.text.TextAlignment;
 import tinperch.desktop.look.Drawing;
+import tinperch.desktop.look.InkView;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
@@ -22,13 +20,18 @@ import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
+import tinperch.solid.view.Ink;
 
 /**
  * What stands around a machine's axes in plan, from the front and from the right, with the axes as they are. The wheel brings a place nearer,
  * dragging moves what is chosen, or the axes something rides on, or else what is seen; a double click shows all again.
  */
 final class SpaceViews extends Drawing {
+    /** Property: where the middle of what is chosen is drawn in the view from the front, for whoever drives the window from outside. */
+    public static final String CHOSEN_AT = "chosen at";
+
     private final ThreeViews views = new ThreeViews();
+    private final InkView lines = new InkView();
     private final Consumer<String> picked;
     private Surroundings space = Surroundings.NONE;
     private Map<String, Double> pose = Map.of();
@@ -52,6 +55,7 @@ final class SpaceViews extends Drawing {
         super(theme);
         this.picked = picked;
         Ui.id(this, "space-views");
+        getChildren().add(0, lines);
         setMinSize(0, 300);
         setPrefSize(560, 500);
         setOnMouseClicked(e -> {
@@ -148,22 +152,25 @@ final class SpaceViews extends Drawing {
         if (corner != null) {
             corner.accept(views.corner());
         }
-        SpacePainter painter = new SpacePainter(g, p, views, new SpacePainter.Scene(space, pose, shapes, holes, chosen), drag, opened != null);
+        Ink ink = lines.begin(w, h);
+        SpacePainter painter = new SpacePainter(ink, lines.pxPerUnit(), p, views, new SpacePainter.Scene(space, pose, shapes, holes, chosen));
+        boolean dragging = drag != null && drag.isMoved();
         for (ThreeViews.View v : views.all()) {
-            double[] a = v.area();
-            g.setFont(Font.font("Lato", 11));
-            g.setTextAlign(TextAlignment.LEFT);
-            g.setTextBaseline(VPos.BOTTOM);
-            g.setFill(p.faintColour());
-            g.fillText(v.title, a[0], a[1] - 4);
-            g.save();
-            g.beginPath();
-            g.rect(a[0] - 3, a[1] - 3, a[2] + 6, a[3] + 6);
-            g.clip();
             painter.draw(v);
             under.ifPresent(f -> painter.mark(v, f));
-            g.restore();
+            if (dragging) {
+                painter.ghost(v, drag);
+            }
+            SpaceLabels.draw(g, p, v, space, pose, opened == null ? "" : chosen);
+            if (dragging && drag.isIn(v)) {
+                SpaceLabels.of(g, p, v, drag, space, pose);
+            }
         }
+        lines.end();
+        space.neighbour(chosen).ifPresent(n -> {
+            double[] b = views.all().get(1).box(space.bounds(n, pose));
+            getProperties().put(CHOSEN_AT, new double[] {b[0] + b[2] / 2, b[1] + b[3] / 2});
+        });
         tags = opened == null || drag != null ? List.of() : new SpaceTags(views, space, pose).of(chosen);
         SpaceTags.paint(g, p, tags);
     }

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.Pane;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.InkView;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.DrawingFact.Drawing;
