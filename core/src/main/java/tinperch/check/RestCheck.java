@@ -58,11 +58,11 @@ public final class RestCheck implements Check {
         List<Finding> all = new ArrayList<>();
         gaps.get().stream().filter(g -> spare(g) < -1e-6).sorted(Comparator.comparingDouble(RestCheck::spare)).forEach(g -> all.add(tight(g, c)));
         if (all.isEmpty()) {
-            Optional<Gap> tightest = gaps.get().stream().filter(g -> !g.stands() && wantedMm(g) > 0).min(Comparator.comparingDouble(RestCheck::spare));
-            all.add(tightest.map(RestCheck::clear).orElseGet(() -> c.machine().surroundings().neighbours().isEmpty()
+            all.add(c.machine().surroundings().neighbours().isEmpty()
                     ? Finding.of("rest", Severity.CANT_TELL, "No neighbour is drawn on " + c.machine().name(),
                             "Whether it is in anything's way cannot be told; draw what is near on the machine's sheet.").settledBy(Settle.By.NEIGHBOURS, "", "draw what is near")
-                    : Finding.of("rest", Severity.FINE, "Nothing within 40 mm of it", "At rest, axes at home.")));
+                    : gaps.get().stream().filter(g -> !g.stands() && wantedMm(g) > 0).min(Comparator.comparingDouble(RestCheck::spare)).map(RestCheck::clear)
+                            .orElseGet(() -> Finding.of("rest", Severity.FINE, "Nothing within 40 mm of it", "At rest, axes at home.")));
         }
         return all;
     }

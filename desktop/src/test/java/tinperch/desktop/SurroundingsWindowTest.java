@@ -70,6 +70,49 @@ public class SurroundingsWindowTest extends WindowTest {
         assertEquals(space("avocet").neighbours().size(), 11, "surroundings are kept");
     }
 
+    /** Ctrl+T, what it is, Ctrl+Enter for the usual size, where it is: 36 keys. */
+    @Test
+    public void aFanIsDrawnWithTheKeyboardAlone() throws Exception {
+        click("machine-turnstone");
+        int before = space("turnstone").neighbours().size();
+        robot.push(KeyCode.CONTROL, KeyCode.T);
+        waitForFocus("neighbour-name"::equals);
+        robot.write("radial fan 40x10");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertTrue(text("neighbour-usual").contains("40 mm fan, 10 thick"), text("neighbour-usual"));
+        robot.push(KeyCode.CONTROL, KeyCode.ENTER);
+        waitForFocus("neighbour-at-x"::equals);
+        for (String mm : new String[] {"-60", "140", "200"}) {
+            robot.write(mm);
+            robot.push(mm.equals("200") ? KeyCode.ENTER : KeyCode.TAB);
+        }
+        WaitForAsyncUtils.waitForFxEvents();
+        Neighbour fan = space("turnstone").neighbours().get(before);
+        assertEquals(fan.name(), "radial fan 40x10");
+        assertEquals(fan.size(), new tinperch.solid.Vec3(40, 10, 40));
+        assertEquals(fan.corner(), new tinperch.solid.Vec3(-60, 140, 200));
+        waitForFocus("neighbour-name"::equals);
+        // What a hand must reach says where it comes from; a cone opens somewhere.
+        robot.write("knob");
+        choose("neighbour-kind", "Access");
+        choose("neighbour-way", "from the left");
+        for (String f : new String[] {"at-x", "at-y", "at-z", "size-x", "size-y", "size-z"}) {
+            fill("neighbour-" + f, "20");
+        }
+        press("neighbour-put");
+        assertEquals(space("turnstone").neighbours().get(before + 1).way(), "-x");
+        choose("neighbour-form", "Cone");
+        choose("neighbour-kind", "Light or air");
+        fill("neighbour-name", "lamp");
+        choose("neighbour-way", "opens down");
+        for (String f : new String[] {"at-x", "at-y", "at-z", "size-x", "size-y", "size-z"}) {
+            fill("neighbour-" + f, "30");
+        }
+        press("neighbour-put");
+        assertEquals(space("turnstone").neighbours().get(before + 2).form(), Neighbour.Form.CONE);
+        assertEquals(space("turnstone").neighbours().get(before + 2).way(), "-z");
+    }
+
     @Test
     public void aNewMachineIsGivenAxes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);

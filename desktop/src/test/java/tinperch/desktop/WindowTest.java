@@ -159,6 +159,9 @@ public abstract class WindowTest {
                 // What scrolls takes its content in only when it is styled.
                 stage.getScene().getRoot().applyCss();
                 stage.getScene().getRoot().layout();
+                if (find(id) == null && p == Page.SURROUNDINGS) {
+                    turnTabs(id);
+                }
                 if (find(id) != null) {
                     break;
                 }
@@ -174,6 +177,15 @@ public abstract class WindowTest {
             }
         }
         return found != null;
+    }
+
+    /** Tabs nobody has looked at may not be made yet. */
+    private void turnTabs(String id) {
+        for (String tab : new String[] {"side-distances", "side-sites", "side-lines", "side-axes", "side-things"}) {
+            if (find(id) == null && find(tab) instanceof ToggleButton b) {
+                b.fire();
+            }
+        }
     }
 
     protected Node need(String id) {

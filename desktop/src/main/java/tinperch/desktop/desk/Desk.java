@@ -246,7 +246,13 @@ public final class Desk implements AutoCloseable {
         switch (settle.by()) {
             case MEASURE -> goTo(Station.MEASURE);
             case MATERIAL -> goTo(Station.PRINT);
-            case SITE, NEIGHBOURS, MODEL -> machine().ifPresent(this::goTo);
+            case SITE, NEIGHBOURS, MODEL -> machine().ifPresent(m -> {
+                goTo(m, settle.by() == Settle.By.MODEL ? Page.MODELS : Page.SURROUNDINGS);
+                if (wanted != null) {
+                    // It was there already.
+                    changed();
+                }
+            });
             case AGAIN -> {
                 looked = null;
                 changed();

@@ -59,7 +59,7 @@ public final class MachineView extends VBox implements View {
             if (Ui.isSeen(this)) {
                 makeNext();
             }
-            if (!later.isEmpty()) {
+            if (!isMade()) {
                 next.playFromStart();
             }
         });
@@ -105,6 +105,9 @@ public final class MachineView extends VBox implements View {
 
     /** Makes a page nobody has come to yet, so that it opens at once. */
     private void makeNext() {
+        if (space != null && space.makeNext()) {
+            return;
+        }
         Page page = later.poll();
         if (page != null && !pages.containsKey(page)) {
             Node node = made(page);
@@ -124,9 +127,13 @@ public final class MachineView extends VBox implements View {
         }
     }
 
+    private boolean isMade() {
+        return later.isEmpty() && (space == null || space.isMade());
+    }
+
     /** Whether it is some machine's and all of its pages are there. */
     public boolean isComplete() {
-        return !form.machineId().isEmpty() && later.isEmpty() && sheet.isComplete();
+        return !form.machineId().isEmpty() && isMade() && sheet.isComplete();
     }
 
     /** The sheet. */
@@ -143,7 +150,6 @@ public final class MachineView extends VBox implements View {
     /** What somebody was led here for. */
     private void showWanted() {
         desk.wanted(Settle.By.SITE, Settle.By.NEIGHBOURS, Settle.By.MODEL).ifPresent(s -> Platform.runLater(() -> {
-            desk.goTo(s.by() == Settle.By.MODEL ? Page.MODELS : Page.SURROUNDINGS);
             // What scrolls takes its content in only when it is styled; before that it cannot have the keyboard.
             applyCss();
             layout();
@@ -163,7 +169,7 @@ public final class MachineView extends VBox implements View {
 
     @Override
     public void refresh() {
-        if (!later.isEmpty()) {
+        if (!isMade()) {
             next.playFromStart();
         }
         Page here = desk.page();

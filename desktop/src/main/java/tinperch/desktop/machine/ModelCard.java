@@ -25,9 +25,11 @@ import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.reading.Instruments;
 import tinperch.desktop.reading.ReadingCell;
+import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.model.Candidate;
 import tinperch.machine.model.Model;
 import tinperch.machine.model.ModelCheck;
+import tinperch.machine.space.Shape;
 import tinperch.measure.Spread;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
@@ -37,15 +39,17 @@ import tinperch.solid.query.MeshRounds;
 /** A downloaded model: its size and unit, what was checked on the real thing, and what can be made of it. */
 final class ModelCard extends GridPane {
     private final Desk desk;
+    private static final double TABLE_PX = 290;
+
     private final ModelEdits edits;
     private final Model m;
     private final Consumer<String> complain;
 
     /**
-     * @param rounds round things found in it; empty until they were searched for
+     * @param found what is in it
      * @param complain told why something could not be done
      */
-    ModelCard(Desk desk, ModelEdits edits, Model m, List<MeshRounds.Round> rounds, Consumer<String> complain) {
+    ModelCard(Desk desk, ModelEdits edits, Model m, ModelsPanel.Found found, Consumer<String> complain) {
         this.desk = desk;
         this.edits = edits;
         this.m = m;
@@ -56,11 +60,11 @@ final class ModelCard extends GridPane {
             c.setPercentWidth(share);
             getColumnConstraints().add(c);
         }
-        addRow(0, facts(), checks(rounds));
+        addRow(0, facts(found.shape()), checks(found.rounds()));
         getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
     }
 
-    private Node facts() {
+    private Node facts(Shape shape) {
         CommitField name = new CommitField("model-name-" + m.id(), m.name(), typed -> {
             if (typed.isBlank()) {
                 return Optional.of("A model needs a name; the old one stays.");
@@ -83,6 +87,13 @@ final class ModelCard extends GridPane {
             units.getChildren().add(b);
         }
         VBox left = new Column(6, name, facts, units);
+        if (shape != null) {
+            Turntable table = new Turntable(desk.theme(), "", face -> { });
+            table.setPrefHeight(TABLE_PX);
+            table.setMinHeight(TABLE_PX);
+            table.prepare(shape.drawn(), shape.edges(), List.of(), shape.bounds());
+            left.getChildren().add(table);
+        }
         m.unitDoubt().ifPresent(d -> left.getChildren().add(Ui.id(Ui.text(d, "look"), "model-doubt-" + m.id())));
         return left;
     }

@@ -23,6 +23,8 @@ import tinperch.desktop.look.Ui;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
 import tinperch.machine.model.Model;
+import tinperch.machine.space.Shape;
+import tinperch.solid.Mesh;
 import tinperch.solid.query.MeshRounds;
 import tinperch.workshop.background.Crew;
 import tinperch.workshop.model.ModelReader;
@@ -41,7 +43,7 @@ final class ModelsPanel extends Column implements View {
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "model-complaint");
     private final ModelReader reader = new ModelReader(Platform::runLater);
     private final Crew crew = new Crew("rounds", Platform::runLater);
-    private final Map<String, List<MeshRounds.Round>> rounds = new HashMap<>();
+    private final Map<String, Found> found = new HashMap<>();
     private List<Model> shown;
 
     /** @param used told the id of the neighbour a model was made into */
@@ -134,7 +136,7 @@ final class ModelsPanel extends Column implements View {
         String id = focused == null ? "" : Ui.idOf(focused);
         cards.getChildren().clear();
         for (Model m : now) {
-            cards.getChildren().add(new ModelCard(desk, edits, m, rounds(m), this::complain));
+            cards.getChildren().add(new ModelCard(desk, edits, m, found(m), this::complain));
         }
         // A card made anew keeps the place one was typing at.
         if (id.startsWith("reading-model-")) {
@@ -147,25 +149,37 @@ final class ModelsPanel extends Column implements View {
         }
     }
 
-    /** Round things in a model, searched for in the background when first wanted. */
-    private List<MeshRounds.Round> rounds(Model m) {
-        List<MeshRounds.Round> known = rounds.get(m.meshId());
-        if (known == null) {
+    /**
+     * What was found in a model.
+     *
+     * @param rounds round holes and pegs, in the unit of its file
+     * @param shape what is drawn of it; null until it has been unpacked
+     */
+    record Found(List<MeshRounds.Round> rounds, Shape shape) {
+        static final Found NOTHING = new Found(List.of(), null);
+    }
+
+    /** What is in a model, searched for in the background when first wanted. */
+    private Found found(Model m) {
+        if (!found.containsKey(m.meshId())) {
             search(m);
         }
-        return known == null ? List.of() : known;
+        return found.get(m.meshId());
     }
 
     private void search(Model m) {
-        rounds.put(m.meshId(), List.of());
+        found.put(m.meshId(), Found.NOTHING);
         desk.workshop().meshBytes(m.meshId()).ifPresent(bytes -> crew.give(() -> {
             try {
-                return MeshRounds.of(MeshBlob.mesh(bytes));
+                Mesh mesh = MeshBlob.mesh(bytes);
+                Shape shape = Shape.of(mesh);
+                shape.edges();
+                return new Found(MeshRounds.of(mesh), shape);
             } catch (FileFault e) {
-                return List.<MeshRounds.Round>of();
+                return Found.NOTHING;
             }
-        }, found -> {
-            rounds.put(m.meshId(), found);
+        }, now -> {
+            found.put(m.meshId(), now);
             shown = null;
             if (getScene() != null) {
                 refresh();

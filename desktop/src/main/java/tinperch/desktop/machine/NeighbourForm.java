@@ -47,6 +47,7 @@ final class NeighbourForm extends Column {
     private final ComboBox<Choice<String>> group = choice("neighbour-group");
     private final ComboBox<Choice<String>> way = choice("neighbour-way");
     private final Button usual = Ui.id(Ui.button("", null, this::usual), "neighbour-usual");
+    private final HBox special = new HBox(6, way, of, turn);
     private final HBox sizes;
     private final TextField[] at = numbers("neighbour-at", "x", "y", "z");
     private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
@@ -90,7 +91,7 @@ final class NeighbourForm extends Column {
         kind.getSelectionModel().select(0);
         form.getSelectionModel().select(0);
         put.getStyleClass().add("accent");
-        getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group, with), new HBox(6, way, of, turn), usual,
+        getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group, with), special, usual,
                 line("lowest corner", at), sizes, line("free around, at", clearance, temp),
                 new HBox(6, put, copy, mirror, remove), complaint);
         name.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
@@ -102,6 +103,7 @@ final class NeighbourForm extends Column {
         for (TextField f : new TextField[] {name, at[2], size[2], clearance, temp}) {
             f.setOnAction(e -> put());
         }
+        offer();
         Ui.tip(with, "Then point at something in the drawing: it moves as that does");
         complain("");
         take(null);
@@ -115,6 +117,7 @@ final class NeighbourForm extends Column {
         Ui.see(turn, f == Neighbour.Form.MODEL);
         Ui.see(sizes, f != Neighbour.Form.MODEL);
         boolean cone = f == Neighbour.Form.CONE;
+        Ui.see(special, cone || kind() == Neighbour.Kind.ACCESS || f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
         boolean access = kind() == Neighbour.Kind.ACCESS;
         Ui.see(way, cone || access);
         Choice.fill(way, cone ? Ways.OPENING : Ways.COMING, Choice.in(way, cone ? "-z" : ""));

@@ -1,5 +1,7 @@
 package tinperch.desktop.machine;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
@@ -14,6 +16,8 @@ final class SideTabs extends Column {
     static final String TAB = "tab";
 
     private final ToggleGroup group = new ToggleGroup();
+    /** A tab that is not looked at is styled only when there is time: all at once would hold up whoever opens the page. */
+    private final Deque<Node> waiting = new ArrayDeque<>();
     private final HBox row = new HBox(6);
     private Consumer<Node> shown = n -> { };
 
@@ -35,14 +39,36 @@ final class SideTabs extends Column {
         b.setOnAction(e -> show(content));
         content.getProperties().put(TAB, b);
         row.getChildren().add(b);
-        getChildren().add(content);
-        boolean first = getChildren().size() == 2;
+        boolean first = getChildren().size() == 1;
         b.setSelected(first);
-        Ui.see(content, first);
+        if (first) {
+            getChildren().add(content);
+        } else {
+            waiting.add(content);
+        }
+    }
+
+    /** Puts one more of those nobody has asked for yet into the window, unseen, so that it comes into view at once; answers whether there was one. */
+    boolean makeNext() {
+        Node next = waiting.poll();
+        if (next != null) {
+            getChildren().add(next);
+            next.applyCss();
+            Ui.see(next, false);
+        }
+        return next != null;
+    }
+
+    /** Whether all of them are in the window. */
+    boolean isMade() {
+        return waiting.isEmpty();
     }
 
     /** Brings something into view. */
     void show(Node content) {
+        if (waiting.remove(content)) {
+            getChildren().add(content);
+        }
         for (Node n : getChildren()) {
             if (n != row) {
                 Ui.see(n, n == content);

@@ -157,6 +157,16 @@ final class SurroundingsPanel extends StackPane implements View {
         edit("move " + n.name(), s -> s.with(n.at(n.corner().plus(by)))).ifPresent(stage::say);
     }
 
+    /** Makes one more tab that nobody has asked for yet; answers whether there was one. */
+    boolean makeNext() {
+        return side.makeNext();
+    }
+
+    /** Whether all of it is there. */
+    boolean isMade() {
+        return side.isMade();
+    }
+
     /** Chooses a neighbour and shows it in the form. */
     void show(String neighbourId) {
         side.show(things);

@@ -151,7 +151,7 @@ public final class Turntable extends Region {
     }
 
     /** Takes what is to be shown; drawn by whoever lays it out. */
-    void prepare(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds fitted) {
+    public void prepare(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds fitted) {
         mesh = next;
         edges = nextEdges;
         ghosts = seenThrough;

@@ -3,6 +3,7 @@ package tinperch.desktop.window;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tinperch.check.Settle;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
@@ -49,6 +50,8 @@ public final class Actions {
         all.add(Action.of("add-machine", "Add a machine", "Shortcut+M", () -> true, () -> Begin.machine(desk)));
         all.add(Action.of("add-upgrade", "Start an upgrade of this machine", "Shortcut+N", () -> desk.machine().isPresent(),
                 () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))));
+        all.add(Action.of("add-thing", "Draw a thing around this machine", "Shortcut+T", () -> desk.machine().isPresent(),
+                () -> desk.settle(new Settle(Settle.By.NEIGHBOURS, "", ""))));
         all.addAll(packing());
         all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
         all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
