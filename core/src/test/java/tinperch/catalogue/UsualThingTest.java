@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
@@ -157,5 +158,18 @@ public class UsualThingTest {
         for (String s : t.sizes().split(";")) {
             assertTrue(Double.parseDouble(s.split("=")[1]) > 0, s);
         }
+    }
+
+    @Test
+    public void whatWasReadSaysWhatTheRestUsuallyIs() {
+        // A motor of 42.3 is of size 17: its holes 31 apart, Ø 3, hence 34 over and 28 between them (NEMA ICS 16, values from memory).
+        assertEquals(UsualThing.expected("motor", Map.of("face", 42.2), "outside").getAsDouble(), 34.0);
+        assertEquals(UsualThing.expected("motor", Map.of("face", 42.2), "inside").getAsDouble(), 28.0);
+        // Fans of 40 are 10 or 20 thick: nobody can say; the rest they have in common.
+        assertTrue(UsualThing.expected("fan", Map.of("frame", 40.1), "depth").isEmpty());
+        assertEquals(UsualThing.expected("fan", Map.of("frame", 40.1), "outside").getAsDouble(), 36.3);
+        assertTrue(UsualThing.expected("fan", Map.of(), "outside").isEmpty(), "nothing was read");
+        assertTrue(UsualThing.expected("fan", Map.of("frame", 47.0), "outside").isEmpty(), "like none");
+        assertTrue(UsualThing.expected("post", Map.of("frame", 40.0), "outside").isEmpty());
     }
 }

@@ -237,4 +237,28 @@ public class PlacesTest {
         assertEquals(Places.of(s.with(d), holes).of("shroud", Along.X).mm(), 66, 1e-9);
         assertEquals(Places.of(s.with(d), End.Holes.NONE).of("shroud", Along.X).how(), Place.How.USUAL, "a hole nobody has read places nothing");
     }
+
+    /** Five hundred things, each read to two others: places, doubts, gaps and faces are told for all of them. */
+    @Test
+    public void fiveHundredNeighboursAreNoTrouble() {
+        Random r = new Random(5);
+        Surroundings s = new Surroundings(List.of(Z), List.of(new Group("head", List.of("z"))), List.of());
+        double[] x = new double[500];
+        for (int i = 0; i < 500; i++) {
+            x[i] = i * 12;
+            s = s.with(new Neighbour("n" + i, "thing " + i, i % 3 == 0 ? "head" : "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(x[i] + r.nextDouble(), 0, 0), new Vec3(10, 10, 10), "z", 1, 0));
+        }
+        for (int i = 1; i < 500; i++) {
+            for (int back : new int[] {1, 7}) {
+                if (i >= back) {
+                    s = s.with(read("d" + i + "-" + back, Along.X, "n" + (i - back), End.Where.LOW, "n" + i, End.Where.LOW, x[i] - x[i - back]));
+                }
+            }
+        }
+        Places p = Places.of(s, End.Holes.NONE);
+        assertEquals(p.of("n499", Along.X).mm() - p.of("n0", Along.X).mm(), x[499], 1e-6);
+        assertTrue(p.doubts().isEmpty());
+        assertEquals(new tinperch.machine.space.Gaps(p.settled()).betweenBoxes(s.home()).orElseThrow().mm(), 2, 1e-6);
+        assertEquals(tinperch.machine.space.Facing.nearest(p.settled(), p.settled().neighbour("n250").orElseThrow(), Vec3.ZERO, Along.X, s.home()).orElseThrow().gapMm(), 2, 1e-6);
+    }
 }

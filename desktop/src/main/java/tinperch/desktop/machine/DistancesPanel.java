@@ -45,6 +45,7 @@ final class DistancesPanel extends Column {
     private final EndChoice to = new EndChoice("distance-to");
     private final TextField reading = Ui.id(new TextField(), "distance-reading");
     private final Button put = Ui.id(Ui.button("Take it", null, this::put), "distance-put");
+    private final Button next = Ui.id(Ui.button("Next", null, this::proposeNext), "distance-next");
     private final Button swap = Ui.id(Ui.button("Swap its ends", null, this::swap), "distance-swap");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "distance-remove");
     private final GridPane ends = new GridPane();
@@ -54,6 +55,8 @@ final class DistancesPanel extends Column {
     private Machine machine;
     private String chosen = "";
     private boolean second;
+    /** Whether nobody has said anything yet: then what would settle most is proposed. */
+    private boolean fresh = true;
 
     /**
      * @param edit makes an edit of the surroundings or answers why not
@@ -69,9 +72,10 @@ final class DistancesPanel extends Column {
         reading.setPrefColumnCount(6);
         reading.setOnAction(e -> put());
         put.getStyleClass().add("accent");
+        Ui.tip(next, "The two ends whose distance would settle most");
         from.onAlong(to::follow);
         readings = new ReadingCell("distance", Unit.MM, Spread.CALIPER_MM, instruments, mm -> Optional.empty(), this::replace, is -> { });
-        HBox line = new HBox(6, reading, put);
+        HBox line = new HBox(6, reading, put, next);
         line.setAlignment(Pos.CENTER_LEFT);
         ends.setHgap(6);
         ends.setVgap(5);
@@ -95,9 +99,29 @@ final class DistancesPanel extends Column {
         if (s.distance(chosen).isEmpty()) {
             chosen = "";
         }
+        Ui.see(next, places.next().isPresent());
+        if (fresh && s.neighbours().size() > 1) {
+            propose();
+        }
         Ui.see(ends, chosen.isEmpty());
         Ui.see(chosenBox, !chosen.isEmpty());
         s.distance(chosen).ifPresent(d -> readings.refresh(d.readings()));
+    }
+
+    /** Proposes the reading that would settle most. */
+    private void propose() {
+        Surroundings s = machine.surroundings();
+        machine.places().next().ifPresent(n -> {
+            fresh = false;
+            second = false;
+            from.show(new End(s.datumId(), End.Where.HIGH), n.along());
+            to.show(new End(n.neighbourId(), End.Where.LOW), n.along());
+        });
+    }
+
+    private void proposeNext() {
+        propose();
+        reading.requestFocus();
     }
 
     /** Takes the ends one after the other as they are clicked on in the drawing; the lower one comes first. */
@@ -205,8 +229,8 @@ final class DistancesPanel extends Column {
             Reading r = new Reading(mm, Instant.now(), "calipers");
             Optional<Distance> same = machine.surroundings().distances().stream()
                     .filter(d -> d.along() == along && d.from().equals(a.get()) && d.to().equals(b.get()) && d.pose().equals(pose.get())).findFirst();
-            Distance next = same.map(d -> d.with(r)).orElseGet(() -> new Distance(BookEdit.freshId(), along, a.get(), b.get(), List.of(r), Spread.CALIPER_MM, pose.get(), ""));
-            Optional<String> why = edit.apply("distance " + Quantity.mm(mm), s -> s.with(next));
+            Distance taken = same.map(d -> d.with(r)).orElseGet(() -> new Distance(BookEdit.freshId(), along, a.get(), b.get(), List.of(r), Spread.CALIPER_MM, pose.get(), ""));
+            Optional<String> why = edit.apply("distance " + Quantity.mm(mm), s -> s.with(taken));
             complain(why.orElse(""));
             if (why.isEmpty()) {
                 reading.clear();

@@ -89,7 +89,7 @@ public final class PartInPlace extends BorderPane implements View {
         List<Neighbour> all = new ArrayList<>(own.neighbours());
         all.add(new Neighbour(PART, c.part().name(), group, Neighbour.Kind.SOLID, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0));
         boolean axesChanged = !own.axes().equals(space.axes());
-        space = new Surroundings(own.axes(), own.groups(), all, own.sites());
+        space = new Surroundings(own.axes(), own.groups(), all, own.sites(), List.of(), "", List.of(), own.runs());
         shapes = new HashMap<>(placed.neighbours());
         shapes.put(PART, part);
         gaps = new Gaps(space, shapes, PART);

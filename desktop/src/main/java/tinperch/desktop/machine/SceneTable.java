@@ -1,10 +1,12 @@
 package tinperch.desktop.machine;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
 import tinperch.solid.Bounds;
@@ -25,10 +27,14 @@ final class SceneTable {
     private int[] firstPoint;
     private int[] firstFace;
     private Bounds reach;
+    private final Map<Run, Line> lines = new HashMap<>();
+
+    /** A cable or a belt where its points are. */
+    private record Line(List<Vec3> points, Mesh mesh) {}
 
     /** @param chosen told the id of a neighbour clicked on, empty for none, and the way the face looks */
     SceneTable(Theme theme, BiConsumer<String, Vec3> chosen) {
-        table = new Turntable(theme, "zones", face -> chosen.accept(face.feature().strip(), face.normal()));
+        table = new Turntable(theme, "zones and lines", face -> chosen.accept(face.feature().strip(), face.normal()));
         table.setPrefHeight(310);
         table.setMinHeight(200);
     }
@@ -57,6 +63,7 @@ final class SceneTable {
         List<Integer> points = new ArrayList<>();
         List<Integer> faces = new ArrayList<>();
         solids.clear();
+        lines.keySet().retainAll(next.runs());
         edges.clear();
         int point = 0;
         int face = 0;
@@ -91,8 +98,18 @@ final class SceneTable {
             table.show(null, List.of(), List.of(), null);
             return;
         }
-        List<Mesh> zones = shown.neighbours().stream().filter(SceneTable::isZone).map(n -> Mesh.gathered(
-                List.of(shapes.get(n.id()).drawn()), List.of(shown.shift(n.group(), pose)), List.of(n.id()))).toList();
+        List<Mesh> zones = new ArrayList<>(shown.neighbours().stream().filter(SceneTable::isZone).map(n -> Mesh.gathered(
+                List.of(shapes.get(n.id()).drawn()), List.of(shown.shift(n.group(), pose)), List.of(n.id()))).toList());
+        for (Run r : shown.runs()) {
+            // Most stay as they are while an axis moves.
+            Line known = lines.get(r);
+            List<Vec3> points = r.points(shown, pose);
+            if (known == null || !known.points.equals(points)) {
+                known = new Line(points, r.mesh(shown, pose));
+                lines.put(r, known);
+            }
+            zones.add(known.mesh);
+        }
         table.showMoving(gathered.partsMoved(firstPoint, firstFace, solids.stream().map(n -> shown.shift(n.group(), pose)).toList()),
                 edges, zones, reach);
     }

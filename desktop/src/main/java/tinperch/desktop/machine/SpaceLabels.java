@@ -18,8 +18,8 @@ final class SpaceLabels {
 
     private SpaceLabels() {}
 
-    /** @param without id of one whose name is not needed */
-    static void draw(GraphicsContext g, Palette p, ThreeViews.View v, Surroundings space, Map<String, Double> pose, String without) {
+    /** @param tags numbers no name may cover */
+    static void draw(GraphicsContext g, Palette p, ThreeViews.View v, Surroundings space, Map<String, Double> pose, List<SpaceTag> tags) {
         double[] area = v.area();
         g.setFont(Font.font("Lato", 11));
         g.setTextAlign(TextAlignment.LEFT);
@@ -30,13 +30,14 @@ final class SpaceLabels {
         g.setTextBaseline(VPos.CENTER);
         g.setFill(p.inkColour());
         List<double[]> taken = new ArrayList<>();
+        tags.forEach(t -> taken.add(new double[] {t.x(), t.y(), t.half()}));
         for (Neighbour n : space.neighbours()) {
             double[] b = v.box(space.bounds(n, pose));
             double half = LETTER_PX * n.name().length();
             double x = b[0] + b[2] / 2;
             double y = b[1] + b[3] / 2;
             boolean room = b[2] > 2 * half && b[3] > LINE_PX + 1 && x - half > area[0] && x + half < area[0] + area[2] && y > area[1] && y < area[1] + area[3];
-            if (room && !n.id().equals(without) && taken.stream().noneMatch(l -> Math.abs(l[1] - y) < LINE_PX && Math.abs(l[0] - x) < l[2] + half)) {
+            if (room && taken.stream().noneMatch(l -> Math.abs(l[1] - y) < LINE_PX && Math.abs(l[0] - x) < l[2] + half)) {
                 taken.add(new double[] {x, y, half});
                 g.fillText(n.name(), x, y);
             }

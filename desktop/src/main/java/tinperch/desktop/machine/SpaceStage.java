@@ -102,10 +102,11 @@ final class SpaceStage extends VBox {
         Ui.tip(all, "Everything at both ends of its travel (double click)");
         Ui.tip(near, "What was clicked on, and what moves with it (the wheel brings any place nearer)");
         StillLabel line = new StillLabel(said, 1);
-        HBox.setHgrow(line, Priority.ALWAYS);
-        HBox tools = new HBox(8, line, Ui.whole(turn), Ui.whole(near), Ui.whole(all));
-        tools.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(drawn, tools, strips, poses);
+        HBox.setHgrow(poses, Priority.ALWAYS);
+        poses.setMinWidth(0);
+        HBox tools = new HBox(8, poses, Ui.whole(turn), Ui.whole(near), Ui.whole(all));
+        tools.setAlignment(Pos.TOP_LEFT);
+        getChildren().addAll(drawn, line, strips, tools);
         VBox.setVgrow(drawn, Priority.ALWAYS);
         getStyleClass().add("panel");
         setMinSize(0, 0);

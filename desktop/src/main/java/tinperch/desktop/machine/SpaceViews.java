@@ -152,6 +152,7 @@ final class SpaceViews extends Drawing {
         if (corner != null) {
             corner.accept(views.corner());
         }
+        tags = opened == null || drag != null ? List.of() : new SpaceTags(views, space, pose).of(chosen);
         Ink ink = lines.begin(w, h);
         SpacePainter painter = new SpacePainter(ink, lines.pxPerUnit(), p, views, new SpacePainter.Scene(space, pose, shapes, holes, chosen));
         boolean dragging = drag != null && drag.isMoved();
@@ -161,7 +162,7 @@ final class SpaceViews extends Drawing {
             if (dragging) {
                 painter.ghost(v, drag);
             }
-            SpaceLabels.draw(g, p, v, space, pose, opened == null ? "" : chosen);
+            SpaceLabels.draw(g, p, v, space, pose, tags);
             if (dragging && drag.isIn(v)) {
                 SpaceLabels.of(g, p, v, drag, space, pose);
             }
@@ -171,7 +172,6 @@ final class SpaceViews extends Drawing {
             double[] b = views.all().get(1).box(space.bounds(n, pose));
             getProperties().put(CHOSEN_AT, new double[] {b[0] + b[2] / 2, b[1] + b[3] / 2});
         });
-        tags = opened == null || drag != null ? List.of() : new SpaceTags(views, space, pose).of(chosen);
         SpaceTags.paint(g, p, tags);
     }
 

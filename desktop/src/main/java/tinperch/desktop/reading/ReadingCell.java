@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
@@ -138,6 +139,17 @@ public final class ReadingCell extends Column {
 
     private String number(double v) {
         return unit == Unit.MM ? Quantity.fixed(v, 2) : Quantity.plain(v, unit);
+    }
+
+    /** What it will probably read, as a hint in the empty field: a usual size, to be read all the same. */
+    void expect(OptionalDouble usual) {
+        boolean said = usual.isPresent() && list.isEmpty();
+        field.setPromptText(said ? Quantity.plain(usual.getAsDouble(), unit) + "?" : "read");
+        if (said) {
+            Ui.tip(field, "Things like this usually have " + Quantity.show(usual.getAsDouble(), unit) + " here; read it all the same");
+        } else {
+            field.setTooltip(null);
+        }
     }
 
     /** Shows the readings there are. */

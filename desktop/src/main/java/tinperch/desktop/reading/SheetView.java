@@ -13,6 +13,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tinperch.catalogue.UsualThing;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
@@ -86,7 +87,12 @@ final class SheetView implements SheetSide {
     public void refresh(Entry now) {
         entry = now;
         Sheet sheet = now.sheet();
-        cells.forEach((name, cell) -> cell.refresh(sheet.at(name)));
+        Map<String, Double> read = new LinkedHashMap<>();
+        kind.cells().forEach(c -> sheet.spread(c.cell()).ifPresent(s -> read.put(c.cell(), s.mean())));
+        cells.forEach((name, cell) -> {
+            cell.refresh(sheet.at(name));
+            cell.expect(UsualThing.expected(sheet.kind(), read, name));
+        });
         outcomes.getChildren().clear();
         if (sheet.readings().isEmpty()) {
             outcomes.getChildren().add(Ui.text(kind.how(), "strong"));

@@ -22,7 +22,7 @@ final class CutTools extends HBox {
     private final ToggleButton ghosts;
 
     /**
-     * @param ghostName what the seen-through things are called on their button
+     * @param ghostName what the seen-through things are called on their button; empty where there are none
      * @param changed told when anything was
      */
     CutTools(String ghostName, Runnable changed) {
@@ -45,6 +45,7 @@ final class CutTools extends HBox {
         depth.managedProperty().bind(depth.visibleProperty());
         axes.selectedToggleProperty().addListener((o, a, b) -> changed.run());
         depth.valueProperty().addListener((o, a, b) -> changed.run());
+        Ui.see(ghosts, !ghostName.isEmpty());
         getChildren().addAll(depth, ghosts);
     }
 
