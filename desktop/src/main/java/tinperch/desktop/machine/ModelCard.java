@@ -39,7 +39,8 @@ import tinperch.solid.query.MeshRounds;
 /** A downloaded model: its size and unit, what was checked on the real thing, and what can be made of it. */
 final class ModelCard extends GridPane {
     private final Desk desk;
-    private static final double TABLE_PX = 290;
+    private static final double TABLE_PX = 250;
+    private static final double ALONE_PX = 360;
 
     private final ModelEdits edits;
     private final Model m;
@@ -47,9 +48,10 @@ final class ModelCard extends GridPane {
 
     /**
      * @param found what is in it
+     * @param alone whether it has the page for itself
      * @param complain told why something could not be done
      */
-    ModelCard(Desk desk, ModelEdits edits, Model m, ModelsPanel.Found found, Consumer<String> complain) {
+    ModelCard(Desk desk, ModelEdits edits, Model m, ModelsPanel.Found found, boolean alone, Consumer<String> complain) {
         this.desk = desk;
         this.edits = edits;
         this.m = m;
@@ -60,11 +62,11 @@ final class ModelCard extends GridPane {
             c.setPercentWidth(share);
             getColumnConstraints().add(c);
         }
-        addRow(0, facts(found.shape()), checks(found.rounds()));
+        addRow(0, facts(found.shape(), alone ? ALONE_PX : TABLE_PX), checks(found.rounds()));
         getChildren().forEach(n -> GridPane.setValignment(n, VPos.TOP));
     }
 
-    private Node facts(Shape shape) {
+    private Node facts(Shape shape, double tablePx) {
         CommitField name = new CommitField("model-name-" + m.id(), m.name(), typed -> {
             if (typed.isBlank()) {
                 return Optional.of("A model needs a name; the old one stays.");
@@ -89,8 +91,8 @@ final class ModelCard extends GridPane {
         VBox left = new Column(6, name, facts, units);
         if (shape != null) {
             Turntable table = new Turntable(desk.theme(), "", face -> { });
-            table.setPrefHeight(TABLE_PX);
-            table.setMinHeight(TABLE_PX);
+            table.setPrefHeight(tablePx);
+            table.setMinHeight(tablePx);
             table.prepare(shape.drawn(), shape.edges(), List.of(), shape.bounds());
             left.getChildren().add(table);
         }

@@ -136,7 +136,7 @@ final class ModelsPanel extends Column implements View {
         String id = focused == null ? "" : Ui.idOf(focused);
         cards.getChildren().clear();
         for (Model m : now) {
-            cards.getChildren().add(new ModelCard(desk, edits, m, found(m), this::complain));
+            cards.getChildren().add(new ModelCard(desk, edits, m, found(m), now.size() == 1, this::complain));
         }
         // A card made anew keeps the place one was typing at.
         if (id.startsWith("reading-model-")) {
