@@ -55,7 +55,8 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
     @Override
     public Optional<List<Gap>> compute(Case c, Facts facts) {
         Optional<Placement> place = inMachine(c, facts);
-        if (place.isEmpty() || facts.get(TreesFact.TREES).isEmpty()) {
+        List<TriangleTree> trees = facts.get(TreesFact.TREES);
+        if (place.isEmpty() || trees.isEmpty()) {
             return Optional.empty();
         }
         Surroundings space = c.machine().surroundings();
@@ -69,21 +70,20 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
             boolean stands = n.group().equals(site.group()) && n.isMatter() && touches(n.bounds(Vec3.ZERO), site.at());
             // The opening it goes through is drawn in no neighbour.
             if (!(stands && through)) {
-                gaps(n, shapes.get(n.id()), place.get().moved(shift.minus(space.shift(n.group(), home))), stands, facts, all);
+                gaps(n, shapes.get(n.id()), place.get().moved(shift.minus(space.shift(n.group(), home))), stands, trees, facts, all);
             }
         }
         for (Run r : space.runs()) {
             Mesh mesh = r.mesh(space, home);
             if (mesh.triangleCount() > 0) {
-                gaps(r.standing(mesh), Shape.of(mesh), place.get().moved(shift), false, facts, all);
+                gaps(r.standing(mesh), Shape.of(mesh), place.get().moved(shift), false, trees, facts, all);
             }
         }
         return Optional.of(all);
     }
 
     /** @param place where the part stands as the neighbour sees it */
-    private static void gaps(Neighbour n, Shape shape, Placement place, boolean stands, Facts facts, List<Gap> all) {
-        List<TriangleTree> trees = facts.get(TreesFact.TREES);
+    private static void gaps(Neighbour n, Shape shape, Placement place, boolean stands, List<TriangleTree> trees, Facts facts, List<Gap> all) {
         List<Piece> pieces = facts.get(MeshesFact.BARE).pieces().stream().map(MeshesFact.Made::piece).toList();
         for (int i = 0; i < pieces.size(); i++) {
             facts.stop().check();
