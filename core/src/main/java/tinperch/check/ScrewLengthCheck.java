@@ -9,7 +9,6 @@ import java.util.stream.Collectors;
 import tinperch.fact.Facts;
 import tinperch.fact.SeatsFact.Seat;
 import tinperch.fact.SeatsFact;
-import tinperch.hardware.HardwareTables;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Lever;
@@ -101,7 +100,7 @@ public final class ScrewLengthCheck implements Check {
             return Finding.of(id, Severity.FINE, k.name() + " fits the " + k.rowLabel(), clamp + ".").measured(margin).at(k.pieceId(), k.row());
         }
         Optional<Double> longer = c.drawer().lengths(k.thread().name()).stream().filter(l -> l > length).findFirst();
-        boolean sold = HardwareTables.PREFERRED_LENGTHS_MM.contains(length);
+        boolean sold = k.thread().soldLengthsMm().contains(length);
         if (!sold && longer.isPresent()) {
             return Finding.of(id, Severity.FINE, k.name() + ", cut from " + k.name(longer.get()) + ", fits the " + k.rowLabel(), clamp + ". Turn a nut on before cutting; it cleans the thread.")
                     .measured(margin).at(k.pieceId(), k.row());
@@ -126,7 +125,7 @@ public final class ScrewLengthCheck implements Check {
             }
         }
         if (inDrawer.isEmpty()) {
-            HardwareTables.PREFERRED_LENGTHS_MM.stream().filter(l -> span.holds(l) && Math.abs(l - k.lengthMm()) > 1e-9).findFirst()
+            k.thread().soldLengthsMm().stream().filter(l -> span.holds(l) && Math.abs(l - k.lengthMm()) > 1e-9).findFirst()
                     .ifPresent(l -> out.add(use(k, l, "use " + k.name(l) + " (to buy)")));
             double to = Math.ceil(span.minMm * 2 - 1e-6) / 2;
             if (span.holds(to) && Math.abs(to - k.lengthMm()) > 1e-9) {

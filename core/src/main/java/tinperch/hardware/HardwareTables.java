@@ -6,9 +6,9 @@ import tinperch.quantity.Table;
 
 /** The standard rows, read once from the tables beside this class. */
 public final class HardwareTables {
-    /** Preferred lengths of ISO 888 up to 100 mm. */
+    /** Preferred lengths of ISO 888 up to 120 mm (values from memory). */
     public static final List<Double> PREFERRED_LENGTHS_MM = List.of(
-            3d, 4d, 5d, 6d, 8d, 10d, 12d, 16d, 20d, 25d, 30d, 35d, 40d, 45d, 50d, 55d, 60d, 65d, 70d, 80d, 90d, 100d);
+            2d, 2.5, 3d, 4d, 5d, 6d, 8d, 10d, 12d, 16d, 20d, 25d, 30d, 35d, 40d, 45d, 50d, 55d, 60d, 65d, 70d, 80d, 90d, 100d, 110d, 120d);
 
     /** The tables that ship with the application. */
     public static final HardwareTables STANDARD = new HardwareTables(

@@ -1,5 +1,7 @@
 package tinperch.hardware;
 
+import java.util.List;
+
 /**
  * A metric coarse thread with the standard parts that go with it; lengths in mm, areas in mm².
  *
@@ -13,13 +15,19 @@ package tinperch.hardware;
  * @param nutAcrossFlatsMm ISO 4032, with its height; thin nut ISO 4035
  * @param washerOuterMm ISO 7089, with its thickness
  * @param stressAreaMm2 tensile stress area, ISO 898-1
+ * @param shortestMm shortest and longest cap screw shops keep (common practice; the short threads as in ISO 4762)
  */
 public record ScrewThread(
         String name, double diameterMm, double pitchMm,
         double clearanceFineMm, double clearanceMediumMm, double clearanceCoarseMm, double tapDrillMm,
         double capHeadMm, double capHeadHeightMm, double buttonHeadMm, double buttonHeadHeightMm,
         double nutAcrossFlatsMm, double nutHeightMm, double thinNutHeightMm,
-        double washerInnerMm, double washerOuterMm, double washerThicknessMm, double stressAreaMm2) {
+        double washerInnerMm, double washerOuterMm, double washerThicknessMm, double stressAreaMm2, double shortestMm, double longestMm) {
+
+    /** Lengths shops keep in this thread, shortest first: those of ISO 888 that are made in it. */
+    public List<Double> soldLengthsMm() {
+        return HardwareTables.PREFERRED_LENGTHS_MM.stream().filter(l -> l >= shortestMm && l <= longestMm).toList();
+    }
 
     /** Head diameter and height; falls back to the cap head where no button head is made. */
     public double headDiameterMm(Head head) {

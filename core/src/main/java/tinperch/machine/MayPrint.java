@@ -46,13 +46,12 @@ public final class MayPrint {
             Optional<Component> bed = of(standing, ComponentKind.BED);
             bed.ifPresent(c -> stands(c, material.bedC(), all));
             if (material.bedC() >= HOT_BED_C) {
-                bedContact(standing).ifPresent(c -> bedAmperes(bed, m).ifPresent(a -> {
-                    if (a > CONTACT_SHARE * c.ratings().currentA()) {
-                        all.add(new Reason("The bed draws " + Quantity.show(a, Unit.AMPERE) + " through “"
-                                + c.name() + "”, rated " + Quantity.show(c.ratings().currentA(), Unit.AMPERE)
-                                + ": on a hot bed it overheats and can burn; fit a separate switching module",
-                                Quantity.show(material.bedC(), Unit.CELSIUS)));
-                    }
+                bedAmperes(bed, m).ifPresent(a -> bedContacts(standing).stream().filter(c -> a > CONTACT_SHARE * c.ratings().currentA()).forEach(c -> {
+                    String rated = "“" + c.name() + "”, rated " + Quantity.show(c.ratings().currentA(), Unit.AMPERE);
+                    all.add(new Reason(c.feeds() == null ? "Nobody has said what " + rated + ", feeds: if the bed's " + Quantity.show(a, Unit.AMPERE)
+                            + " go through it, it overheats on a hot bed and can burn; say it in the book"
+                            : "The bed draws " + Quantity.show(a, Unit.AMPERE) + " through " + rated + ": on a hot bed it overheats and can burn; fit a separate switching module",
+                            Quantity.show(material.bedC(), Unit.CELSIUS)));
                 }));
             }
         }
@@ -87,9 +86,9 @@ public final class MayPrint {
         return s.components().stream().filter(c -> c.kind() == kind).findFirst();
     }
 
-    private static Optional<Component> bedContact(Standing s) {
-        return s.components().stream().filter(c -> c.kind() == ComponentKind.CONTACT && c.ratings().currentA() > 0
-                && c.name().toLowerCase(java.util.Locale.ROOT).contains("bed")).findFirst();
+    /** Contacts that feed the bed, and those of which nobody has said what they feed: it may be the bed. */
+    private static List<Component> bedContacts(Standing s) {
+        return s.components().stream().filter(c -> c.kind() == ComponentKind.CONTACT && c.ratings().currentA() > 0 && (c.feeds() == ComponentKind.BED || c.feeds() == null)).toList();
     }
 
     /** As rated, or from its power: I = P / V. */

@@ -9,7 +9,7 @@ import tinperch.quantity.Table;
  *
  * @param name short name, "PETG"
  * @param densityGcm3 g/cm³
- * @param glassTransitionC where it softens, °C
+ * @param glassTransitionC glass transition, °C; where amorphous plastics soften, while PA12 and TPU are used above it
  * @param useLimitC continuous and loaded, °C
  * @param modulusGPa printed
  * @param strengthMPa printed, in the layer plane; {@code acrossLayersMPa} across it

@@ -87,6 +87,7 @@ public final class MeasuredPattern {
     private static double[] solve(Map<HolePair, PatternSheet.Derived> known, double width, double height) {
         List<HolePair> pairs = new ArrayList<>(known.keySet());
         int n = pairs.size();
+        boolean leans = pairs.contains(HolePair.AC) || pairs.contains(HolePair.BD);
         double[] weights = new double[n + 3];
         double[] target = new double[n + 3];
         for (int i = 0; i < n; i++) {
@@ -97,6 +98,8 @@ public final class MeasuredPattern {
         for (int i = n; i < n + 3; i++) {
             weights[i] = PULL * PULL / (0.05 * 0.05);
         }
+        // A diagonal that was read tells the corner: "square" is no longer assumed, only that opposite sides are parallel where nothing else is known.
+        weights[n + 2] *= leans ? 1e-6 : 1;
         LeastSquaresOptimizer.Optimum best = new LevenbergMarquardtOptimizer().optimize(new LeastSquaresBuilder()
                 .start(new double[] {width, width, height, 0, height})
                 .target(target)

@@ -27,7 +27,7 @@ public record MirrorCheck(Verdict verdict, HolePair pair, double differenceMm, d
     private static final Pattern LEFT = Pattern.compile("\\bleft\\b", Pattern.CASE_INSENSITIVE);
     private static final Pattern RIGHT = Pattern.compile("\\bright\\b", Pattern.CASE_INSENSITIVE);
     private static final Map<HolePair, HolePair> MIRROR = Map.of(HolePair.AB, HolePair.AB, HolePair.DC, HolePair.DC,
-            HolePair.AD, HolePair.BC, HolePair.BC, HolePair.AD);
+            HolePair.AD, HolePair.BC, HolePair.BC, HolePair.AD, HolePair.AC, HolePair.BD, HolePair.BD, HolePair.AC);
 
     /** Empty until both patterns can be reckoned. */
     public static Optional<MirrorCheck> of(PatternSheet left, PatternSheet right) {
@@ -37,7 +37,12 @@ public record MirrorCheck(Verdict verdict, HolePair pair, double differenceMm, d
             return Optional.empty();
         }
         MirrorCheck worst = null;
-        for (HolePair p : MIRROR.keySet()) {
+        // Until a diagonal was read on both sides nobody knows which way they lean.
+        boolean leaning = !l.get().squareAssumed() && !r.get().squareAssumed();
+        for (HolePair p : HolePair.values()) {
+            if (!leaning && (p == HolePair.AC || p == HolePair.BD)) {
+                continue;
+            }
             Optional<PatternSheet.Derived> a = left.derived(p);
             Optional<PatternSheet.Derived> b = right.derived(MIRROR.get(p));
             double difference = a.map(PatternSheet.Derived::centreMm).orElse(l.get().distanceMm(p))

@@ -9,18 +9,21 @@ import org.hipparchus.stat.regression.SimpleRegression;
  *
  * @param stiffnessNPerMm force for a millimetre
  * @param halfWidthNPerMm 95 % half width, infinite from two readings
- * @param slackMm deflection at no force that the line leaves
+ * @param slackMm deflection at no force that the line leaves; negative where it resists before it gives, which is no slack
  */
 public record PushTest(double stiffnessNPerMm, double halfWidthNPerMm, double slackMm) {
     /** One push. */
     public record Push(double forceN, double deflectionMm) {}
 
     /**
-     * The line through two or more different pushes.
+     * The line through two or more different pushes. Its interval holds what the readings scatter by (Student) and, as squares, what the
+     * instruments can be off by: few readings that happen to lie well on a line do not make a scale better than it is.
      *
+     * @param forceN what the scale can be off by, 95 % half width
+     * @param giveMm what the indicator can be off by, 95 % half width
      * @throws IllegalArgumentException when there are fewer, or nothing gave way
      */
-    public static PushTest of(List<Push> pushes) {
+    public static PushTest of(List<Push> pushes, double forceN, double giveMm) {
         SimpleRegression line = new SimpleRegression();
         pushes.forEach(p -> line.addData(p.forceN(), p.deflectionMm()));
         if (pushes.stream().mapToDouble(Push::forceN).distinct().count() < 2) {
@@ -30,7 +33,8 @@ public record PushTest(double stiffnessNPerMm, double halfWidthNPerMm, double sl
         if (!(give > 0)) {
             throw new IllegalArgumentException("It gave way less the harder it was pushed; check which reading belongs to which force.");
         }
-        double half = pushes.size() > 2 ? Spread.studentT(pushes.size() - 2) * line.getSlopeStdErr() : Double.POSITIVE_INFINITY;
+        double instruments = Math.hypot(giveMm, give * forceN) / Math.sqrt(line.getXSumSquares());
+        double half = pushes.size() > 2 ? Math.hypot(Spread.studentT(pushes.size() - 2) * line.getSlopeStdErr(), instruments) : Double.POSITIVE_INFINITY;
         return new PushTest(1 / give, half / (give * give), line.getIntercept());
     }
 

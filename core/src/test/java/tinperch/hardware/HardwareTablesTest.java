@@ -88,7 +88,12 @@ public class HardwareTablesTest {
     @Test
     public void preferredLengthsAreThoseOfIso888() {
         assertTrue(HardwareTables.PREFERRED_LENGTHS_MM.containsAll(List.of(5d, 6d, 8d, 10d, 12d, 16d, 20d, 25d, 30d, 60d)));
+        assertTrue(HardwareTables.PREFERRED_LENGTHS_MM.containsAll(List.of(2d, 2.5, 110d, 120d)));
         assertFalse(HardwareTables.PREFERRED_LENGTHS_MM.contains(18d));
+        // ISO 4762 has M2 from 3 to 20 mm (values from memory).
+        assertEquals(TABLES.thread("M2").soldLengthsMm(), List.of(3d, 4d, 5d, 6d, 8d, 10d, 12d, 16d, 20d));
+        assertFalse(TABLES.thread("M2").soldLengthsMm().contains(60d));
+        assertTrue(TABLES.thread("M8").soldLengthsMm().contains(120d));
     }
 
     @Test

@@ -58,11 +58,17 @@ public class MachineTest {
     @Test
     public void aBedConnectorIsTooWeakForAHotBed() {
         Machine m = machine(true, 24, fitted(ComponentKind.BED, "Heated bed", 24, 0, 270, 110),
-                fitted(ComponentKind.CONTACT, "Bed connector on the board", 0, 12, 0, 105));
+                fitted(ComponentKind.CONTACT, "Connector two on the board", 0, 12, 0, 105).feeding(ComponentKind.BED));
         assertEquals(why(m, "PETG"), "", "80 °C lets it rest between pulses");
-        assertTrue(why(m, "ABS").contains("draws 11.25 A through “Bed connector on the board”, rated 12 A"), why(m, "ABS"));
+        assertTrue(why(m, "ABS").contains("draws 11.25 A through “Connector two on the board”, rated 12 A"), why(m, "ABS"));
+        // It hangs on what it feeds, not on what it is called.
+        Machine fan = machine(true, 24, fitted(ComponentKind.BED, "Heated bed", 24, 0, 270, 110),
+                fitted(ComponentKind.CONTACT, "Bed fan connector", 0, 1, 0, 105).feeding(ComponentKind.FAN));
+        assertEquals(why(fan, "ABS"), "");
+        Machine unsaid = machine(true, 24, fitted(ComponentKind.BED, "Heated bed", 24, 0, 270, 110), fitted(ComponentKind.CONTACT, "Screw terminal", 0, 12, 0, 105));
+        assertTrue(why(unsaid, "ABS").contains("Nobody has said what “Screw terminal”, rated 12 A, feeds"), why(unsaid, "ABS"));
         Machine strong = machine(true, 24, fitted(ComponentKind.BED, "Heated bed", 24, 0, 270, 110),
-                fitted(ComponentKind.CONTACT, "Bed switching module", 0, 30, 0, 105));
+                fitted(ComponentKind.CONTACT, "Bed switching module", 0, 30, 0, 105).feeding(ComponentKind.BED));
         assertEquals(why(strong, "ABS"), "");
     }
 

@@ -46,14 +46,38 @@ public class MachineMeasuresTest {
     @Test
     public void aPushTestGivesStiffnessAndFrequency() {
         PushTest t = PushTest.of(List.of(new PushTest.Push(5, 0.33), new PushTest.Push(10, 0.62), new PushTest.Push(15, 0.94),
-                new PushTest.Push(20, 1.23)));
+                new PushTest.Push(20, 1.23)), 0.2, 0.02);
         assertEquals(t.stiffnessNPerMm(), 16.56, 0.05);
         assertTrue(t.halfWidthNPerMm() > 0 && t.halfWidthNPerMm() < 2);
         // f = √(k/m)/2π (any mechanics handbook): 16 N/mm and 1 kg make 20.13 Hz.
         assertEquals(new PushTest(16, 0, 0).naturalHz(1), 20.132, 1e-3);
         assertTrue(t.naturalHz(2.2) < t.naturalHz(1.2), "a full spool on top sways slower");
-        expectThrows(IllegalArgumentException.class, () -> PushTest.of(List.of(new PushTest.Push(5, 1), new PushTest.Push(5, 1))));
-        expectThrows(IllegalArgumentException.class, () -> PushTest.of(List.of(new PushTest.Push(5, 1), new PushTest.Push(9, 0.5))));
+        expectThrows(IllegalArgumentException.class, () -> PushTest.of(List.of(new PushTest.Push(5, 1), new PushTest.Push(5, 1)), 0.2, 0.02));
+        expectThrows(IllegalArgumentException.class, () -> PushTest.of(List.of(new PushTest.Push(5, 1), new PushTest.Push(9, 0.5)), 0.2, 0.02));
+    }
+
+    /**
+     * JCGM 101: readings of a stiffness of 16 N/mm thrown with what scale and indicator can be off by, a systematic share in every round and a
+     * random one in every reading; the interval must hold the truth 95 times in a hundred, however well three readings happen to lie on a line.
+     */
+    @Test
+    public void theIntervalOfAPushTestHoldsTheTruth() {
+        Random r = new Random(101);
+        int held = 0;
+        int tight = 0;
+        int rounds = 4000;
+        for (int n = 0; n < rounds; n++) {
+            List<PushTest.Push> pushes = new ArrayList<>();
+            for (double f : new double[] {5, 10, 15}) {
+                double read = 0.02 / 1.96 * r.nextGaussian();
+                pushes.add(new PushTest.Push(f + 0.2 / 1.96 * r.nextGaussian(), f / 16 + 0.02 + read));
+            }
+            PushTest t = PushTest.of(pushes, 0.2, 0.02);
+            held += Math.abs(t.stiffnessNPerMm() - 16) <= t.halfWidthNPerMm() ? 1 : 0;
+            tight += t.halfWidthNPerMm() < 0.3 ? 1 : 0;
+        }
+        assertTrue(held > 0.95 * rounds, "held " + held);
+        assertEquals(tight, 0, "never surer than the instruments");
     }
 
     @Test

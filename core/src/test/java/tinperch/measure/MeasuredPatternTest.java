@@ -62,6 +62,18 @@ public class MeasuredPatternTest {
         }
     }
 
+    /** 50 × 40 leaning 0.5 over 40: −atan(0.5/40) = −0.7162°, from two sides and one diagonal alone, whichever they are. */
+    @Test
+    public void oneDiagonalIsEnoughForTheLean() {
+        double[] xy = {0, 0, 50, 0, 50.5, 40, 0.5, 40};
+        HolePair[][] read = {{HolePair.AB, HolePair.AD, HolePair.AC}, {HolePair.AB, HolePair.AD, HolePair.BD}, {HolePair.AB, HolePair.BC, HolePair.AC}, {HolePair.DC, HolePair.BC, HolePair.BD}};
+        for (HolePair[] pairs : read) {
+            MeasuredPattern m = MeasuredPattern.of(exact(xy, 4, pairs)).orElseThrow();
+            assertEquals(m.skewDeg(), -0.7162, 2e-3, java.util.Arrays.toString(pairs));
+            assertEquals(m.xMm(2), 50.5, 2e-2);
+        }
+    }
+
     @Test
     public void anyFourHolesComeBackFromTheirSixDistances() {
         Random r = new Random(17);

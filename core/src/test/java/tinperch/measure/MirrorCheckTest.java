@@ -27,6 +27,18 @@ public class MirrorCheckTest {
         assertEquals(c.verdict(), MirrorCheck.Verdict.MIRRORED, c.words());
     }
 
+    /** Two sides of 50 × 40 that lean the same way by 3 mm are no mirror images; leaning towards each other they are. */
+    @Test
+    public void sidesThatLeanTheSameWayAreNoMirrorImages() {
+        HolePair[] all = {HolePair.AB, HolePair.AD, HolePair.BC, HolePair.DC, HolePair.AC};
+        PatternSheet right = MeasuredPatternTest.exact(new double[] {0, 0, 50, 0, 53, 40, 3, 40}, 4, all);
+        PatternSheet same = MeasuredPatternTest.exact(new double[] {0, 0, 50, 0, 53.001, 40, 3.001, 40}, 4, all);
+        PatternSheet mirrored = MeasuredPatternTest.exact(new double[] {0, 0, 50, 0, 47, 40, -3, 40}, 4, all);
+        assertEquals(MirrorCheck.of(same, right).orElseThrow().verdict(), MirrorCheck.Verdict.NOT_MIRRORED);
+        assertTrue(MirrorCheck.of(same, right).orElseThrow().words().contains("mm longer") || MirrorCheck.of(same, right).orElseThrow().words().contains("mm shorter"));
+        assertEquals(MirrorCheck.of(mirrored, right).orElseThrow().verdict(), MirrorCheck.Verdict.MIRRORED, MirrorCheck.of(mirrored, right).orElseThrow().words());
+    }
+
     /** Two halves of 0.03 mm on each side: (0.03² + 0.03²)^½ / 2 a side, times √2 for the difference. */
     @Test
     public void aTallerSideIsSaidWithItsUncertainty() {

@@ -13,6 +13,7 @@ import org.slf4j.LoggerFactory;
 import tinperch.files.model.MeshBlob;
 import tinperch.part.Models;
 import tinperch.upgrade.Shop;
+import tinperch.workshop.store.Backups;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
@@ -61,6 +62,11 @@ public final class Workshop implements AutoCloseable {
     /** Whether edits are kept in memory only, because the file is damaged or newer. */
     public boolean isReadOnly() {
         return store.isReadOnly();
+    }
+
+    /** Backups of its file. */
+    public Backups backups() {
+        return store.backups();
     }
 
     /** Why the newest edits are not on disk; empty when they are. */

@@ -251,13 +251,26 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
     }
 
     /**
+     * Says what draws its current through a contact.
+     *
+     * @param what null when that is not known
+     */
+    public Book feeding(String id, ComponentKind what) {
+        return changed(id, c -> c.feeding(what));
+    }
+
+    /**
      * Says which usual thing a component is.
      *
      * @param usualId empty when it is none
      */
     public Book being(String id, String usualId) {
+        return changed(id, c -> c.being(usualId));
+    }
+
+    private Book changed(String id, java.util.function.UnaryOperator<Component> change) {
         component(id).orElseThrow(() -> new BookProblem("That component is not in the book."));
-        return withComponents(components.stream().map(c -> c.id().equals(id) ? c.being(usualId) : c).toList());
+        return withComponents(components.stream().map(c -> c.id().equals(id) ? change.apply(c) : c).toList());
     }
 
     /** Writes down what the hour counter shows. */

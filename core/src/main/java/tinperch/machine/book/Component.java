@@ -10,12 +10,19 @@ import java.util.Optional;
  * @param on first day on the machine, {@code off} the day it came off
  * @param usual id of the usual thing it is, "fan-40x10", so that parts can be made for it; empty when it is none or not said
  * @param replaces the component whose place it took
+ * @param feeds for a contact what draws its current through it; null when it was not said
  * @param by who fitted it, {@code note} why
  */
 public record Component(String id, ComponentKind kind, String name, String loadout, Ratings ratings, String usual, LocalDate on,
-        Optional<LocalDate> off, Optional<String> replaces, String by, String note) {
+        Optional<LocalDate> off, Optional<String> replaces, String by, String note, ComponentKind feeds) {
     public Component {
         usual = usual == null ? "" : usual;
+    }
+
+    /** One of which it was not said what it feeds. */
+    public Component(String id, ComponentKind kind, String name, String loadout, Ratings ratings, String usual, LocalDate on,
+            Optional<LocalDate> off, Optional<String> replaces, String by, String note) {
+        this(id, kind, name, loadout, ratings, usual, on, off, replaces, by, note, null);
     }
 
     /** One that is no usual thing. */
@@ -26,7 +33,12 @@ public record Component(String id, ComponentKind kind, String name, String loado
 
     /** The same, known to be a usual thing. */
     public Component being(String usualId) {
-        return new Component(id, kind, name, loadout, ratings, usualId, on, off, replaces, by, note);
+        return new Component(id, kind, name, loadout, ratings, usualId, on, off, replaces, by, note, feeds);
+    }
+
+    /** The same, known to feed a kind of component; null where that is not known. */
+    public Component feeding(ComponentKind what) {
+        return new Component(id, kind, name, loadout, ratings, usual, on, off, replaces, by, note, what);
     }
 
     /** Whether it was on the machine at the end of a day. */
@@ -35,17 +47,17 @@ public record Component(String id, ComponentKind kind, String name, String loado
     }
 
     public Component removed(LocalDate day) {
-        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.of(day), replaces, by, note);
+        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.of(day), replaces, by, note, feeds);
     }
 
     /** Never taken off. */
     Component backOn() {
-        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.empty(), replaces, by, note);
+        return new Component(id, kind, name, loadout, ratings, usual, on, Optional.empty(), replaces, by, note, feeds);
     }
 
     /** The same thing fitted elsewhere on a day, in place of itself. */
     Component movedTo(String nextLoadout, String freshId, LocalDate day) {
-        return new Component(freshId, kind, name, nextLoadout, ratings, usual, day, Optional.empty(), Optional.of(id), by, note);
+        return new Component(freshId, kind, name, nextLoadout, ratings, usual, day, Optional.empty(), Optional.of(id), by, note, feeds);
     }
 
     /** "Heater 24 V · 40 W". */

@@ -21,6 +21,10 @@ final class Reckoners {
             Map.entry("circle", Reckoners::circle), Map.entry("opening", r -> r.alike("One way against the other", "diameter", "other",
                     "not round: the part must go through the narrow way")), Map.entry("motor", r -> r.holes("Hole spacing", "outside", "inside")));
 
+    /** What a spring scale and an indicator can be off by: the halves of the cells they are read in. */
+    private static final double FORCE_N = SheetKind.of("push").orElseThrow().cells().stream().filter(c -> c.cell().equals("force.1")).findFirst().orElseThrow().half();
+    private static final double GIVE_MM = SheetKind.of("push").orElseThrow().cells().stream().filter(c -> c.cell().equals("give.1")).findFirst().orElseThrow().half();
+
     private Reckoners() {}
 
     static List<Outcome> of(Sheet sheet) {
@@ -145,7 +149,8 @@ final class Reckoners {
 
     /** Foam seals when pressed by 25…50 % (common practice). */
     private static void filter(Reckoning r) {
-        r.put("Face", "cm²", 1, v -> (v[0] - 2 * v[2]) * (v[1] - 2 * v[2]) / 100, "width", "height", "rim");
+        r.of("Face", "cm²", 1, v -> Math.max(0, v[0] - 2 * v[2]) * Math.max(0, v[1] - 2 * v[2]) / 100, "width", "height", "rim").ifPresent(o -> r.add(
+                o.value() > 0 ? o : o.doubting("its rim leaves nothing open: read the rim again")));
         r.put("Groove for the foam", "mm", 2, v -> 0.65 * v[0], "foam");
         r.of("Foam pressed by", "%", 0, v -> 100 * (v[0] - v[1]) / v[0], "foam", "pressed").ifPresent(o -> r.add(
                 o.value() >= 25 && o.value() <= 50 ? o.noting("seals (25…50 %)")
@@ -212,13 +217,16 @@ final class Reckoners {
             return;
         }
         try {
-            PushTest t = PushTest.of(pushes);
+            PushTest t = PushTest.of(pushes, FORCE_N, GIVE_MM);
             OptionalDouble half = Double.isFinite(t.halfWidthNPerMm()) ? OptionalDouble.of(t.halfWidthNPerMm()) : OptionalDouble.empty();
             r.add(new Outcome("Stiffness", t.stiffnessNPerMm(), half, "N/mm", 2,
                     half.isEmpty() ? "a third push tells how sure this is" : "", false));
-            if (Math.abs(t.slackMm()) > 0.05) {
+            if (t.slackMm() > 0.05) {
                 r.add(new Outcome("Slack", t.slackMm(), OptionalDouble.empty(), "mm", 2,
                         "it gives before it resists: look for a loose screw", true));
+            } else if (t.slackMm() < -0.05) {
+                r.add(new Outcome("Line misses zero by", t.slackMm(), OptionalDouble.empty(), "mm", 2,
+                        "it resists before it gives, which is no slack: was the indicator at zero, or does something bind?", true));
             }
             if (r.has("mass")) {
                 double hz = t.naturalHz(r.mean("mass") / 1000);
@@ -233,7 +241,12 @@ final class Reckoners {
 
     private static void mass(Reckoning r) {
         r.put("Net", "g", 1, v -> v[0] - v[1], "gross", "tare");
-        r.put("Each", "g", 2, v -> v[0] / v[1], "gross", "pieces");
+        // What the bowl weighs is not theirs.
+        if (r.has("tare")) {
+            r.put("Each", "g", 2, v -> (v[0] - v[1]) / v[2], "gross", "tare", "pieces");
+        } else {
+            r.put("Each", "g", 2, v -> v[0] / v[1], "gross", "pieces");
+        }
     }
 
     private static void steps(Reckoning r) {

@@ -200,6 +200,14 @@ public class SheetTest {
     @Test
     public void foamIsPressedEnoughOrNot() {
         assertFalse(outcome(sheet("filter", "foam", 6, "pressed", 4), "Foam pressed by").doubt());
+        // A rim of 30 leaves nothing of 50 × 40.
+        assertEquals(outcome(sheet("filter", "width", 50, "height", 40, "rim", 30), "Face").value(), 0.0);
+        assertTrue(outcome(sheet("filter", "width", 50, "height", 40, "rim", 30), "Face").doubt());
+        assertEquals(outcome(sheet("filter", "width", 50, "height", 40, "rim", 5), "Face").value(), 12.0, 1e-9);
+        // A line that meets the axis below zero tells of no slack.
+        Sheet below = sheet("push", "force.1", 5, "give.1", 0.1, "force.2", 10, "give.2", 0.4, "force.3", 15, "give.3", 0.7);
+        assertTrue(below.outcomes().stream().noneMatch(o -> o.label().equals("Slack")));
+        assertTrue(outcome(below, "Line misses zero by").note().contains("no slack"));
         assertTrue(outcome(sheet("filter", "foam", 6, "pressed", 5.5), "Foam pressed by").note().startsWith("leaks"));
         assertTrue(outcome(sheet("filter", "foam", 6, "pressed", 2), "Foam pressed by").note().startsWith("crushed"));
     }
@@ -241,6 +249,8 @@ public class SheetTest {
         assertEquals(outcome(hose, "Bend radius over outer Ø").value(), 5, 1e-9);
         assertEquals(outcome(sheet("mass", "gross", 212, "tare", 12, "pieces", 100), "Net").value(), 200, 1e-9);
         assertEquals(outcome(sheet("mass", "gross", 212, "pieces", 100), "Each").value(), 2.12, 1e-9);
+        // (130 − 30) / 10, by hand.
+        assertEquals(outcome(sheet("mass", "gross", 130, "tare", 30, "pieces", 10), "Each").value(), 10.0, 1e-9);
         assertEquals(outcome(sheet("outline", "edge.x", 5, "hole", 4), "First hole from the left edge").value(), 7, 1e-9);
     }
 

@@ -46,6 +46,9 @@ public final class Desk implements AutoCloseable {
         /** The screw drawer. */
         record AtDrawer() implements Place {}
 
+        /** The workshop's backups. */
+        record AtBackups() implements Place {}
+
         /** An empty workshop. */
         record Nowhere() implements Place {}
     }

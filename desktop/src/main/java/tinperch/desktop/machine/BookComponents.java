@@ -14,6 +14,7 @@ import tinperch.catalogue.UsualThing;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
+import tinperch.machine.book.ComponentKind;
 import tinperch.machine.book.Loadout;
 
 /** The components on a machine on a day, and what can be done with each. */
@@ -64,9 +65,24 @@ final class BookComponents extends GridPane {
         if (!c.kind().thing().isEmpty()) {
             acts.getChildren().add(0, sizes(c));
         }
+        if (c.kind() == ComponentKind.CONTACT) {
+            acts.getChildren().add(0, feeds(c));
+        }
         acts.getStyleClass().add("row-acts");
         acts.setVisible(at.isToday() || c.off().isEmpty());
         return acts;
+    }
+
+    /** What draws its current through it. */
+    private MenuButton feeds(Component c) {
+        MenuButton feeds = Ui.id(new MenuButton("feeds"), "feeds-" + c.id());
+        Ui.tip(feeds, "What draws its current through it; whether it may carry a hot bed hangs on this");
+        for (ComponentKind k : FitForm.FEEDS) {
+            MenuItem item = new MenuItem((k == c.feeds() ? "✓ " : "") + k.label());
+            item.setOnAction(e -> at.makeOrWarn(c.name() + " feeds the " + k.label(), b -> b.feeding(c.id(), k == c.feeds() ? null : k)));
+            feeds.getItems().add(item);
+        }
+        return feeds;
     }
 
     /** Which usual thing it is, so that parts can be made around it. */

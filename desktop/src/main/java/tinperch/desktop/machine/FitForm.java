@@ -23,11 +23,15 @@ import tinperch.desktop.look.Labels;
 
 /** What is needed to write down a component; folded to one button until wanted. */
 final class FitForm extends Column {
+    /** What a contact may feed. */
+    static final List<ComponentKind> FEEDS = List.of(ComponentKind.BED, ComponentKind.HEATER, ComponentKind.FAN, ComponentKind.DRIVE, ComponentKind.BOARD, ComponentKind.OTHER);
+
     private final Desk desk;
     private final Button open = Ui.id(Ui.button("Fit a component", "mdi2p-plus", () -> show(true)), "fit-open");
     private final ComboBox<ComponentKind> kind = Ui.id(new ComboBox<>(), "fit-kind");
     private final ComboBox<Component> replaces = Ui.id(new ComboBox<>(), "fit-replaces");
     private final ComboBox<UsualThing> size = Ui.id(new ComboBox<>(), "fit-size");
+    private final ComboBox<ComponentKind> feeds = Ui.id(new ComboBox<>(), "fit-feeds");
     private final TextField name = Ui.id(new TextField(), "fit-name");
     private final TextField volts = field("fit-volts", "V");
     private final TextField amps = field("fit-amps", "A");
@@ -50,6 +54,11 @@ final class FitForm extends Column {
         size.setConverter(new Labels<>(UsualThing::name, "no usual size"));
         size.setPromptText("usual size");
         Ui.tip(size, "Which usual size it is: parts can then be made around it before anything is measured");
+        feeds.getItems().setAll(FEEDS);
+        feeds.getItems().add(0, null);
+        feeds.setConverter(new Labels<>(k -> "feeds the " + k.label().toLowerCase(java.util.Locale.ROOT), "feeds: not said"));
+        feeds.setPromptText("feeds: not said");
+        Ui.tip(feeds, "What draws its current through it; whether it may carry a hot bed hangs on this");
         kind.setOnAction(e -> offer());
         onto.setConverter(new Labels<>(l -> "on " + l.name(), "on the machine"));
         onto.setPromptText("on the machine");
@@ -82,7 +91,7 @@ final class FitForm extends Column {
         }
         by.setText(BookEdit.writer(desk));
         Button not = Ui.id(Ui.button("Leave it", null, () -> show(false)), "fit-cancel");
-        getChildren().setAll(new HBox(6, kind, name, size, onto), new HBox(6, replaces, volts, amps, watts, limit, mass),
+        getChildren().setAll(new HBox(6, kind, name, size, feeds, onto), new HBox(6, replaces, volts, amps, watts, limit, mass),
                 new HBox(6, by, note, Ui.whole(fit), Ui.whole(not)), complaint);
         kind.requestFocus();
     }
@@ -111,6 +120,7 @@ final class FitForm extends Column {
         size.setValue(null);
         size.setVisible(!thing.isEmpty());
         size.setManaged(!thing.isEmpty());
+        Ui.see(feeds, kind.getValue() == ComponentKind.CONTACT);
     }
 
     private String size() {
@@ -128,7 +138,7 @@ final class FitForm extends Column {
             Optional<Component> old = Optional.ofNullable(replaces.getValue());
             Component c = new Component(BookEdit.freshId(), kind.getValue(), name.getText().strip(),
                     old.map(Component::loadout).orElse(onto.getValue() == null ? "" : onto.getValue().id()), r, size(), at.day(), Optional.empty(), old.map(Component::id),
-                    by.getText().strip(), note.getText().strip());
+                    by.getText().strip(), note.getText().strip()).feeding(kind.getValue() == ComponentKind.CONTACT ? feeds.getValue() : null);
             if (!by.getText().isBlank()) {
                 desk.workshop().setPreference("writer", by.getText().strip());
             }

@@ -53,6 +53,7 @@ public final class Actions {
         all.add(Action.of("add-thing", "Draw a thing around this machine", "Shortcut+T", () -> desk.machine().isPresent(),
                 () -> desk.settle(new Settle(Settle.By.NEIGHBOURS, "", ""))));
         all.addAll(packing());
+        all.add(Action.of("backups", "Go back to a backup", "", () -> true, () -> desk.placeProperty().set(new Desk.Place.AtBackups())));
         all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
         all.add(Action.of("dark", "Change between light and dark", "Shortcut+L", () -> true, this::toggleDark));
         all.add(Action.of("larger", "Larger type", "Shortcut+Equals", () -> true, () -> resize(1)));

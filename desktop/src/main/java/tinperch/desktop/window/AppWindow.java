@@ -164,6 +164,9 @@ final class AppWindow extends BorderPane {
         if (place instanceof Desk.Place.AtDrawer) {
             return new DrawerSheet(desk);
         }
+        if (place instanceof Desk.Place.AtBackups) {
+            return new BackupsSheet(desk);
+        }
         return new Welcome(desk);
     }
 
@@ -172,7 +175,8 @@ final class AppWindow extends BorderPane {
         if (place instanceof Desk.Place.AtUpgrade) {
             return machine + "  ›  " + desk.upgrade().map(u -> u.name()).orElse("");
         }
-        return place instanceof Desk.Place.AtMachine at ? machine + (at.page() == Page.SHEET ? "" : "  ›  " + at.page().title()) : place instanceof Desk.Place.AtDrawer ? "Screw drawer" : "";
+        return place instanceof Desk.Place.AtMachine at ? machine + (at.page() == Page.SHEET ? "" : "  ›  " + at.page().title()) : place instanceof Desk.Place.AtDrawer ? "Screw drawer"
+                : place instanceof Desk.Place.AtBackups ? "Backups" : "";
     }
 
     private void showUndo() {

@@ -6,8 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.scene.Scene;
@@ -20,22 +22,28 @@ import tinperch.workshop.WorkshopState;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.store.StoreFault;
+import tinperch.workshop.store.Backups;
+import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
 /** The JavaFX application: opens the workshop, shows the window. */
 public final class TinPerchApp extends Application {
     private static CompletableFuture<Workshop> opening;
+    private static Path file;
+    private static boolean demo;
     private Desk desk;
 
     /**
      * Opens the window and returns when it is closed. The workshop is opened beside the toolkit's start.
      *
-     * @param file the workshop file
-     * @param demo fill an empty file with the demo
+     * @param target the workshop file
+     * @param withDemo fill an empty file with the demo
      * @param fresh set the old demo aside first
      * @param first done before the file is opened
      */
-    public static void launchOn(Path file, boolean demo, boolean fresh, Runnable first) {
+    public static void launchOn(Path target, boolean withDemo, boolean fresh, Runnable first) {
+        file = target;
+        demo = withDemo;
         opening = CompletableFuture.supplyAsync(() -> {
             first.run();
             if (fresh && demo) {
@@ -50,32 +58,91 @@ public final class TinPerchApp extends Application {
     public void start(Stage stage) {
         Theme.standard();
         try {
-            desk = new Desk(opening.join());
+            begin(stage, opening.join());
         } catch (CompletionException e) {
-            String why = e.getCause().getMessage();
-            System.err.println(why);
-            stage.setScene(new Scene(new ClosedDoor(why), 520, 220));
+            System.err.println(e.getCause().getMessage());
+            stage.setScene(new Scene(new ClosedDoor(e.getCause(), ways(stage)), 560, 260));
             stage.setTitle("Tin Perch");
             stage.show();
-            return;
         }
+    }
+
+    private void begin(Stage stage, Workshop workshop) {
+        desk = new Desk(workshop);
         show(stage, desk, 1280, 800);
         PauseTransition standing = new PauseTransition(Duration.seconds(1.5));
         standing.setOnFinished(e -> desk.warmUp());
         standing.play();
     }
 
-    /** Opens a workshop file; an empty one is filled with the demo when asked. */
-    public static Workshop openWorkshop(Path file, boolean demo) {
-        WorkshopStore store = WorkshopStore.open(file);
-        if (demo && !store.isReadOnly() && store.load().equals(WorkshopState.EMPTY)) {
-            DemoModels.blobs().forEach(store::keepMesh);
-            store.save(WorkshopState.EMPTY, DemoWorkshop.state());
-        }
-        return new Workshop(store);
+    private ClosedDoor.Ways ways(Stage stage) {
+        return new ClosedDoor.Ways() {
+            @Override
+            public List<Backups.Backup> backups() {
+                return new Backups(file).list();
+            }
+
+            @Override
+            public Throwable again() {
+                return tried(() -> openWorkshop(file, demo));
+            }
+
+            @Override
+            public Throwable begin() {
+                return tried(() -> filled(WorkshopStore.begin(file), demo));
+            }
+
+            @Override
+            public Throwable backTo(Backups.Backup backup) {
+                return tried(() -> {
+                    Backups.putBack(backup, file);
+                    return openWorkshop(file, demo);
+                });
+            }
+
+            private Throwable tried(Supplier<Workshop> open) {
+                try {
+                    Workshop w = open.get();
+                    stage.hide();
+                    TinPerchApp.this.begin(new Stage(), w);
+                    return null;
+                } catch (RuntimeException e) {
+                    return e;
+                }
+            }
+        };
     }
 
+    /** Opens a workshop file; an empty one is filled with the demo when asked. */
+    public static Workshop openWorkshop(Path file, boolean demo) {
+        return filled(WorkshopStore.open(file), demo);
+    }
+
+    private static Workshop filled(WorkshopStore store, boolean demo) {
+        try {
+            if (demo && !store.isReadOnly() && store.load().equals(WorkshopState.EMPTY)) {
+                DemoModels.blobs().forEach(store::keepMesh);
+                store.save(WorkshopState.EMPTY, DemoWorkshop.state());
+            }
+            return new Workshop(store);
+        } catch (RuntimeException e) {
+            // Whoever tries next must not be told that it is open.
+            store.close();
+            throw e;
+        }
+    }
+
+    /** @throws StoreFault when a window has it open */
     private static void setAside(Path file) {
+        if (Files.exists(file)) {
+            try {
+                WorkshopStore.open(file).close();
+            } catch (StoreFault e) {
+                if (e.kind() == StoreFault.Kind.LOCKED) {
+                    throw e;
+                }
+            }
+        }
         String stamp = LocalDateTime.now().format(DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss"));
         for (String end : new String[] {"", "-wal", "-shm"}) {
             Path p = file.resolveSibling(file.getFileName() + end);

@@ -35,6 +35,7 @@ final class DemoBooks {
         b.fit("supply-1", ComponentKind.SUPPLY, "Supply", new Ratings(24, 15, 360, 0, 0), came, "", "came with the machine");
         b.fit("contact-bed", ComponentKind.CONTACT, "Bed connector on the board", new Ratings(0, 12, 0, 105, 0), came, "",
                 "came with the machine");
+        b.feeding("contact-bed", ComponentKind.BED);
         b.fit("board-1", ComponentKind.BOARD, "Main board", volts(24, 0, 0), came, "", "came with the machine");
         b.being("board-1", "board-100x80");
         b.fit("bed-1", ComponentKind.BED, "Heated bed 235 × 235", new Ratings(24, 0, 270, 110, 0), came, "", "came with the machine");
@@ -116,6 +117,7 @@ final class DemoBooks {
         b.fit("fine-fan", ComponentKind.FAN, "Radial fan 50×15", volts(24, 4.8, 0), came, "fine", "built with it");
         b.fit("bed-contact", ComponentKind.CONTACT, "Bed switching module", new Ratings(24, 30, 0, 105, 0), came, "",
                 "real terminals, close to supply and bed");
+        b.feeding("bed-contact", ComponentKind.BED);
         b.hours(day(2025, 12, 6), 960, "device log");
         b.hours(day(2026, 10, 10), 2240, "device log");
         b.set("steps.x", 160, came, "", "fine steps");
@@ -190,6 +192,10 @@ final class DemoBooks {
 
     private void being(String id, String usual) {
         book = book.being(id, usual);
+    }
+
+    private void feeding(String id, ComponentKind what) {
+        book = book.feeding(id, what);
     }
 
     private void set(String key, double value, LocalDate on, String loadout, String why) {

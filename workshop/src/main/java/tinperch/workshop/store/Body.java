@@ -37,9 +37,8 @@ record Body(String rest, Map<Item, String> items) {
             "book/loadouts", "book/redone", "book/hours");
     static final List<String> OF_UPGRADE = List.of("parts");
 
-    /** Takes lists out of a record. One whose things cannot be told apart by their ids stays where it is. */
-    static Body of(Object record, List<String> lists) {
-        ObjectNode tree = (ObjectNode) Json.tree(record);
+    /** Takes lists out of a record's tree. One whose things cannot be told apart by their ids stays where it is. */
+    static Body of(ObjectNode tree, List<String> lists) {
         Map<Item, String> items = new LinkedHashMap<>();
         for (String field : lists) {
             ObjectNode holder = holder(tree, field, false);

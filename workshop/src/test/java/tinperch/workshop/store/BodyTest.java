@@ -25,7 +25,7 @@ public class BodyTest extends TempFolder {
     @Test
     public void aRecordTakenApartAndPutTogetherIsTheSame() throws IOException {
         for (Machine m : DemoWorkshop.state().machines()) {
-            Body b = Body.of(m, Body.OF_MACHINE);
+            Body b = Body.of((ObjectNode) Json.tree(m), Body.OF_MACHINE);
             assertEquals(b.items().keySet().stream().filter(i -> i.field().equals("sheets")).count(), m.sheets().size());
             assertFalse(b.rest().contains("\"readings\""), "no sheet is left inside");
             ObjectNode tree = (ObjectNode) Json.tree(b.rest());
@@ -36,8 +36,8 @@ public class BodyTest extends TempFolder {
             assertEquals(Json.read(tree, Machine.class), m);
         }
         for (Upgrade u : DemoWorkshop.state().upgrades()) {
-            ObjectNode tree = (ObjectNode) Json.tree(Body.of(u, Body.OF_UPGRADE).rest());
-            Body.join(tree, Body.of(u, Body.OF_UPGRADE).rows(), lost -> {
+            ObjectNode tree = (ObjectNode) Json.tree(Body.of((ObjectNode) Json.tree(u), Body.OF_UPGRADE).rest());
+            Body.join(tree, Body.of((ObjectNode) Json.tree(u), Body.OF_UPGRADE).rows(), lost -> {
                 throw new AssertionError(lost);
             });
             assertEquals(Json.read(tree, Upgrade.class), u);
@@ -47,7 +47,7 @@ public class BodyTest extends TempFolder {
     @Test
     public void thingsThatCannotBeToldApartStayWhereTheyAre() throws IOException {
         ObjectNode odd = (ObjectNode) Json.tree("{\"id\":\"m\",\"sheets\":[{\"id\":\"a\"},{\"id\":\"a\"}],\"models\":[{\"id\":\"x\"},3],\"book\":7}");
-        Body b = Body.of(odd, Body.OF_MACHINE);
+        Body b = Body.of((ObjectNode) Json.tree(odd), Body.OF_MACHINE);
         assertTrue(b.items().isEmpty());
         assertEquals(Json.tree(b.rest()), odd);
     }
