@@ -72,7 +72,10 @@ public class MachineRecordTest extends WindowTest {
             view.sheet().readHours(log);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        waitFor(() -> find("hours-take") != null, "nothing is offered");
+        assertTrue(text("hours-preview").contains("3 days would be written down, the last 10 Oct 2026 with 196 h") || text("hours-preview").contains("3 days would be written down"), text("hours-preview"));
+        assertFalse(text("hours-run").equals("196 h"), "nothing is written before it is taken");
+        press("hours-take");
         assertEquals(text("hours-run"), "196 h");
         assertEquals(machine("turnstone").book().hoursAt(LocalDate.of(2026, 10, 5)).orElseThrow().hours(), 191.5);
         java.nio.file.Files.writeString(log, "day,hours\n2026-11-01,150\n");
@@ -80,9 +83,21 @@ public class MachineRecordTest extends WindowTest {
             view.sheet().readHours(log);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        waitFor(() -> find("hours-take") != null && find("hours-take").getParent().getParent().isVisible(), "nothing is offered");
+        press("hours-take");
         assertTrue(text("notice-text").contains("runs forward only"), text("notice-text"));
         assertEquals(text("hours-run"), "196 h");
+        // What can be read in two ways is asked about.
+        java.nio.file.Files.writeString(log, "2026-11-05 hours 1,671\n");
+        onFx(() -> {
+            view.sheet().readHours(log);
+            return null;
+        });
+        waitFor(() -> find("hours-thousands") != null, "nothing is asked");
+        press("hours-thousands");
+        waitFor(() -> find("hours-take") != null, "nothing is offered");
+        press("hours-take");
+        assertEquals(machine("turnstone").book().hoursAt(LocalDate.of(2026, 11, 6)).orElseThrow().hours(), 1671.0);
     }
 
     @Test

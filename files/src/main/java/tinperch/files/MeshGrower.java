@@ -3,6 +3,7 @@ package tinperch.files;
 import java.util.Arrays;
 import java.util.List;
 import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
 
 /** Gathers points and triangles while a file is read; room grows with what is really there, so a lying header costs nothing. */
 public final class MeshGrower {
@@ -87,6 +88,11 @@ public final class MeshGrower {
         corners[3 * triangles + 1] = b;
         corners[3 * triangles + 2] = c;
         triangles++;
+    }
+
+    /** A point by its number. */
+    public Vec3 at(int point) {
+        return new Vec3(xyz[3 * point], xyz[3 * point + 1], xyz[3 * point + 2]);
     }
 
     /** How many points there are so far. */

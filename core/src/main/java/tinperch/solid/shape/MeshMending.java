@@ -11,6 +11,7 @@ import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.SinglePrecision;
 import tinperch.solid.SolidException;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 
 /**
@@ -100,11 +101,23 @@ public final class MeshMending {
     private int trianglesAdded;
     private int[] piece;
     private int pieces;
+    /** Edges chained by the two corners they lie between, whichever way they run. */
     private int[] edgeHead;
     private int[] edgeNext;
+    /** For each corner an edge that starts there, -1 for none. */
+    private int[] edgeAt;
+    private final Stop stop;
 
-    private MeshMending(String feature) {
+    private MeshMending(String feature, Stop stop) {
         this.feature = feature;
+        this.stop = stop;
+    }
+
+    /** Asked often enough that whoever stops it does not wait, seldom enough to cost nothing. */
+    private void check(int n) {
+        if ((n & 0x3FFF) == 0) {
+            stop.check();
+        }
     }
 
     /**
@@ -114,7 +127,16 @@ public final class MeshMending {
      * @throws SolidException when there is nothing in it or a coordinate is not usable
      */
     public static Mended mend(String feature, Mesh mesh, double weldMm) {
-        MeshMending m = new MeshMending(feature);
+        return mend(feature, mesh, weldMm, Stop.NEVER);
+    }
+
+    /**
+     * The same for as long as somebody waits for it.
+     *
+     * @throws Stop.Stopped when nobody does any more
+     */
+    public static Mended mend(String feature, Mesh mesh, double weldMm, Stop stop) {
+        MeshMending m = new MeshMending(feature, stop);
         m.weld(mesh, weldMm);
         m.dropBad();
         if (m.count == 0) {
@@ -136,6 +158,7 @@ public final class MeshMending {
         int[] next = new int[n];
         Arrays.fill(head, -1);
         for (int i = 0; i < n; i++) {
+            check(i);
             double x = mesh.x(i);
             double y = mesh.y(i);
             double z = mesh.z(i);
@@ -198,23 +221,26 @@ public final class MeshMending {
     }
 
     private void dropBad() {
-        // Triangles chained by their lowest corner: the same one given twice meets itself there.
-        int[] head = new int[points];
+        // Chained by their three corners, in whatever order: the same one given twice meets itself there.
+        int[] head = new int[slots(count)];
         int[] next = new int[count];
         Arrays.fill(head, -1);
         int n = 0;
         for (int t = 0; t < count; t++) {
+            check(t);
             int a = tri[3 * t];
             int b = tri[3 * t + 1];
             int c = tri[3 * t + 2];
             int low = Math.min(a, Math.min(b, c));
             int high = Math.max(a, Math.max(b, c));
+            long mid = (long) a + b + c - low - high;
+            int slot = mixed(low * 0x9E3779B97F4A7C15L + mid * 0xC2B2AE3D27D4EB4FL + high) & head.length - 1;
             boolean bad = a == b || b == c || c == a;
-            for (int u = head[low]; u >= 0 && !bad; u = next[u]) {
+            for (int u = head[slot]; u >= 0 && !bad; u = next[u]) {
                 int d = tri[3 * u];
                 int e = tri[3 * u + 1];
                 int f = tri[3 * u + 2];
-                bad = Math.max(d, Math.max(e, f)) == high && d + (long) e + f == a + (long) b + c;
+                bad = Math.min(d, Math.min(e, f)) == low && Math.max(d, Math.max(e, f)) == high && d + (long) e + f == a + (long) b + c;
             }
             if (bad) {
                 dropped++;
@@ -223,39 +249,65 @@ public final class MeshMending {
             tri[3 * n] = a;
             tri[3 * n + 1] = b;
             tri[3 * n + 2] = c;
-            next[n] = head[low];
-            head[low] = n++;
+            next[n] = head[slot];
+            head[slot] = n++;
         }
         count = n;
     }
 
-    /** Edges chained by the corner they start from, for finding what meets along one. */
+    private static int slots(int things) {
+        return Integer.highestOneBit(Math.max(8, things)) * 2;
+    }
+
+    private static int mixed(long h) {
+        long m = h ^ h >>> 29;
+        m *= 0xBF58476D1CE4E5B9L;
+        return (int) (m ^ m >>> 32);
+    }
+
+    /** However many edges start from one corner, those between two corners are found at once. */
+    private int slot(int a, int b) {
+        return mixed(Math.min(a, b) * 0x9E3779B97F4A7C15L + Math.max(a, b)) & edgeHead.length - 1;
+    }
+
     private void chainEdges() {
-        edgeHead = new int[points];
+        edgeHead = new int[slots(3 * count)];
         edgeNext = new int[3 * count];
+        edgeAt = new int[points];
         Arrays.fill(edgeHead, -1);
+        Arrays.fill(edgeAt, -1);
         for (int e = 3 * count - 1; e >= 0; e--) {
-            edgeNext[e] = edgeHead[tri[e]];
-            edgeHead[tri[e]] = e;
+            check(e);
+            int slot = slot(tri[e], end(e));
+            edgeNext[e] = edgeHead[slot];
+            edgeHead[slot] = e;
+            edgeAt[tri[e]] = e;
         }
     }
 
     /** The one other edge between two corners besides {@code e}, in either direction; -1 when there is none or several. */
     private int partner(int e) {
         int found = -1;
-        for (int side = 0; side < 2; side++) {
-            int from = side == 0 ? tri[e] : end(e);
-            int to = side == 0 ? end(e) : tri[e];
-            for (int f = edgeHead[from]; f >= 0; f = edgeNext[f]) {
-                if (f != e && end(f) == to) {
-                    if (found >= 0) {
-                        return -1;
-                    }
-                    found = f;
+        int a = tri[e];
+        int b = end(e);
+        for (int f = edgeHead[slot(a, b)]; f >= 0; f = edgeNext[f]) {
+            if (f != e && (tri[f] == a && end(f) == b || tri[f] == b && end(f) == a)) {
+                if (found >= 0) {
+                    return -1;
                 }
+                found = f;
             }
         }
         return found;
+    }
+
+    private boolean isAlone(int e) {
+        for (int f = edgeHead[slot(tri[e], end(e))]; f >= 0; f = edgeNext[f]) {
+            if (tri[f] == end(e) && end(f) == tri[e]) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Walks from triangle to triangle and notes those that disagree with the one they were reached from; then turns them. */
@@ -274,6 +326,7 @@ public final class MeshMending {
             open[waiting++] = s;
             while (waiting > 0) {
                 int t = open[--waiting];
+                check(t);
                 for (int k = 0; k < 3; k++) {
                     int other = partner(3 * t + k);
                     if (other >= 0 && piece[other / 3] < 0) {
@@ -310,11 +363,8 @@ public final class MeshMending {
         Map<Integer, Integer> rim = new LinkedHashMap<>();
         Set<Integer> forked = new HashSet<>();
         for (int e = 0; e < 3 * count; e++) {
-            boolean alone = true;
-            for (int f = edgeHead[end(e)]; f >= 0 && alone; f = edgeNext[f]) {
-                alone = end(f) != tri[e];
-            }
-            if (alone && rim.put(end(e), tri[e]) != null) {
+            check(e);
+            if (isAlone(e) && rim.put(end(e), tri[e]) != null) {
                 forked.add(end(e));
             }
         }
@@ -373,7 +423,7 @@ public final class MeshMending {
     }
 
     private int pieceAt(int point) {
-        return edgeHead[point] < 0 ? 0 : piece[edgeHead[point] / 3];
+        return edgeAt[point] < 0 ? 0 : piece[edgeAt[point] / 3];
     }
 
     /** Turns pieces whose volume is negative; one lying within an odd number of others is a cavity and stays so. */

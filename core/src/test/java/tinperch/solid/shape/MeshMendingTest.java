@@ -166,4 +166,28 @@ public class MeshMendingTest {
         }
         return Profile.of(xy);
     }
+
+    /** A disc of 100,000 triangles round one corner, twice: what meets along an edge is found at once, and Stop is heard meanwhile. */
+    @Test(timeOut = 20_000)
+    public void manyTrianglesRoundOneCornerAreMended() {
+        int n = 100_000;
+        double[] xyz = new double[3 * (n + 2)];
+        int[] tri = new int[6 * n];
+        for (int i = 0; i < n; i++) {
+            double a = 2 * Math.PI * i / n;
+            xyz[3 * i] = 50 * Math.cos(a);
+            xyz[3 * i + 1] = 50 * Math.sin(a);
+            int j = (i + 1) % n;
+            System.arraycopy(new int[] {n, i, j, n + 1, j, i}, 0, tri, 6 * i, 6);
+        }
+        xyz[3 * n + 2] = 5;
+        xyz[3 * n + 5] = -5;
+        Mesh spindle = new Mesh(xyz, tri, new int[2 * n], List.of());
+        MeshMending.Mended m = MeshMending.mend("spindle", spindle, 1e-6);
+        assertTrue(m.report().closed(), m.report().words());
+        // Two cones of height 5 on a disc of radius 50: 2 · π r² h / 3.
+        assertEquals(m.mesh().volumeMm3(), 2 * Math.PI * 2500 * 5 / 3, 1);
+        int[] asks = {0};
+        expectThrows(tinperch.solid.Stop.Stopped.class, () -> MeshMending.mend("spindle", spindle, 1e-6, () -> ++asks[0] > 5));
+    }
 }

@@ -10,15 +10,21 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
 import tinperch.files.FileFault;
 import tinperch.files.log.HoursLog;
+import tinperch.files.model.Stopped;
+import tinperch.workshop.background.Crew;
 import tinperch.machine.book.HoursRun;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
@@ -29,6 +35,9 @@ final class HoursRow extends Column {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
     private final MachineForm form;
+    private final Crew crew = new Crew("hours log", Platform::runLater);
+    private final VBox preview = new Column(4);
+    private volatile int asked;
 
     HoursRow(MachineForm form) {
         super(2);
@@ -58,21 +67,79 @@ final class HoursRow extends Column {
             }
         }), "hours-log"));
         Ui.tip(log, "A text file: on each line a day such as 2026-09-26 and, after it, the hours the counter showed");
-        getChildren().addAll(new HBox(8, f, log), of);
+        getChildren().addAll(new HBox(8, f, log), of, preview);
+        Ui.see(preview, false);
     }
 
-    /** Writes down what a log says of the hour counter. */
+    /** Reads a log in the background and shows what would be written down; nothing is until the owner says so. */
     void read(Path file) {
-        try (InputStream in = Files.newInputStream(file)) {
-            List<HoursRun> counters = HoursLog.read(in).stream().map(c -> new HoursRun(BookEdit.freshId(), c.on(), c.hours(),
-                    "log " + file.getFileName())).toList();
-            BookEdit.make(form.desk(), form.machineId(), "hours from " + file.getFileName(), b -> b.runAll(counters)).ifPresentOrElse(
-                    form.desk()::warn, () -> form.desk().say(counters.size() == 1 ? "One day was read from the log."
-                            : counters.size() + " days were read from the log."));
-        } catch (FileFault e) {
-            form.desk().warn(e.getMessage());
-        } catch (IOException e) {
-            form.desk().warn("The log cannot be read (" + e.getMessage() + "). Nothing was changed.");
+        read(file, HoursLog.Mark.UNSAID);
+    }
+
+    private void read(Path file, HoursLog.Mark mark) {
+        say(Ui.text("Reading " + file.getFileName() + " …", "faint"));
+        int mine = ++asked;
+        crew.give(() -> {
+            try (InputStream in = Files.newInputStream(file)) {
+                return new Answer(HoursLog.read(in, mark, share -> mine == asked), "");
+            } catch (Stopped e) {
+                return new Answer(null, "");
+            } catch (FileFault e) {
+                return new Answer(null, e.getMessage());
+            } catch (IOException e) {
+                return new Answer(null, "The log cannot be read (" + e.getMessage() + "). Nothing was changed.");
+            }
+        }, answer -> {
+            if (mine == asked) {
+                preview.getChildren().clear();
+                Ui.see(preview, false);
+                if (answer.read == null) {
+                    form.desk().warn(answer.why);
+                } else {
+                    offer(file, answer.read);
+                }
+            }
+        });
+    }
+
+    /** What came of reading: the log, or why there is none. */
+    private record Answer(HoursLog.Read read, String why) {}
+
+    private void say(Node... nodes) {
+        preview.getChildren().setAll(nodes);
+        Ui.see(preview, true);
+    }
+
+    private void offer(Path file, HoursLog.Read r) {
+        StringBuilder words = new StringBuilder();
+        if (!r.counters().isEmpty()) {
+            HoursLog.Counter last = r.counters().get(r.counters().size() - 1);
+            words.append(r.counters().size() == 1 ? "One day" : r.counters().size() + " days").append(" would be written down, the last ").append(last.on().format(DAY)).append(" with ")
+                    .append(Quantity.show(last.hours(), Unit.HOURS)).append(". ");
         }
+        if (r.eitherCount() > 0) {
+            words.append(r.eitherCount() == 1 ? "One line" : r.eitherCount() + " lines").append(" can be read in two ways, such as “").append(r.either().get(0).strip()).append("”. ");
+        }
+        if (!r.wrong().isEmpty()) {
+            words.append("Not read, because they hold several numbers or less than none: “").append(String.join("”, “", r.wrong())).append("”.");
+        }
+        HBox ways = new HBox(6);
+        if (r.eitherCount() > 0) {
+            ways.getChildren().addAll(Ui.id(Ui.button("the mark parts thousands", null, () -> read(file, HoursLog.Mark.THOUSANDS)), "hours-thousands"),
+                    Ui.id(Ui.button("it parts decimals", null, () -> read(file, HoursLog.Mark.DECIMALS)), "hours-decimals"));
+        }
+        if (!r.counters().isEmpty()) {
+            Button take = Ui.id(Ui.button("Write it down", "mdi2c-check", () -> take(file, r)), "hours-take");
+            ways.getChildren().add(0, take);
+        }
+        ways.getChildren().add(Ui.id(Ui.button("Leave it", null, () -> Ui.see(preview, false)), "hours-leave"));
+        say(Ui.id(Ui.text(words.toString().strip()), "hours-preview"), ways);
+    }
+
+    private void take(Path file, HoursLog.Read r) {
+        Ui.see(preview, false);
+        List<HoursRun> counters = r.counters().stream().map(c -> new HoursRun(BookEdit.freshId(), c.on(), c.hours(), "log " + file.getFileName())).toList();
+        BookEdit.make(form.desk(), form.machineId(), "hours from " + file.getFileName(), b -> b.runAll(counters)).ifPresentOrElse(
+                form.desk()::warn, () -> form.desk().say(counters.size() == 1 ? "One day was read from the log." : counters.size() + " days were read from the log."));
     }
 }

@@ -19,9 +19,14 @@ import tinperch.solid.Mesh;
  *
  * @param name the file's name without its ending
  * @param mesh as it stands in the file; in mm when {@code unitKnown}
+ * @param note what of it was left out, in a sentence; empty for nothing
  * @param unitKnown whether the file said which unit it uses; STL and OBJ never do
  */
-public record ModelFile(String name, Mesh mesh, boolean unitKnown) {
+public record ModelFile(String name, Mesh mesh, boolean unitKnown, String note) {
+    private static ModelFile of(String name, ThreeMfFile.Content c) {
+        return new ModelFile(name, c.mesh(), true, c.note());
+    }
+
 
     /**
      * Reads STL, OBJ or 3MF, whichever its first bytes and its ending say it is.
@@ -39,12 +44,12 @@ public record ModelFile(String name, Mesh mesh, boolean unitKnown) {
             byte[] first = in.readNBytes(2);
             in.reset();
             if (first.length == 2 && first[0] == 'P' && first[1] == 'K') {
-                return new ModelFile(name, ThreeMfFile.read(in).mesh(), true);
+                return of(name, ThreeMfFile.read(file, progress));
             }
             return switch (ending) {
-                case "obj" -> new ModelFile(name, ObjFile.read(in), false);
-                case "stl" -> new ModelFile(name, StlFile.read(in), false);
-                case "3mf" -> new ModelFile(name, ThreeMfFile.read(in).mesh(), true);
+                case "obj" -> new ModelFile(name, ObjFile.read(in), false, "");
+                case "stl" -> new ModelFile(name, StlFile.read(in), false, "");
+                case "3mf" -> of(name, ThreeMfFile.read(file, progress));
                 default -> throw new FileFault("“" + full + "” is neither STL nor OBJ nor 3MF. Nothing was imported; export the "
                         + "model in one of these.");
             };

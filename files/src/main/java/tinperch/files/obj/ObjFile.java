@@ -1,11 +1,9 @@
 package tinperch.files.obj;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.util.StringTokenizer;
+import tinperch.files.BoundedLines;
 import tinperch.files.FileFault;
 import tinperch.files.MeshGrower;
 import tinperch.solid.Mesh;
@@ -13,31 +11,29 @@ import tinperch.solid.Mesh;
 /** Reads the points and faces of an OBJ; names, materials and other files it speaks of are passed over. */
 public final class ObjFile {
     private static final int MOST_CORNERS = 10_000;
+    private static final int LONGEST_LINE = 1 << 20;
 
     private ObjFile() {}
 
     /**
-     * Reads all faces of all objects in it as one mesh; faces with more than three corners become fans.
+     * Reads all faces of all objects in it as one mesh; faces with more than three corners are cut into triangles that stay within them.
      *
      * @throws FileFault when a line cannot be used or there is no face
      */
     public static Mesh read(InputStream in) throws IOException {
         MeshGrower grown = new MeshGrower();
-        BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.ISO_8859_1), 1 << 16);
-        int number = 0;
-        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-            number++;
+        BoundedLines lines = new BoundedLines(in, LONGEST_LINE);
+        for (String line = whole(lines); line != null; line = whole(lines)) {
             try {
-                if (line.startsWith("v ")) {
-                    StringTokenizer words = new StringTokenizer(line.substring(2));
-                    grown.point(Double.parseDouble(words.nextToken()), Double.parseDouble(words.nextToken()),
-                            Double.parseDouble(words.nextToken()));
-                } else if (line.startsWith("f ")) {
-                    face(line, grown);
+                StringTokenizer words = new StringTokenizer(line);
+                String what = words.hasMoreTokens() ? words.nextToken() : "";
+                if (what.equals("v")) {
+                    grown.point(Double.parseDouble(words.nextToken()), Double.parseDouble(words.nextToken()), Double.parseDouble(words.nextToken()));
+                } else if (what.equals("f")) {
+                    face(words, grown, lines.number());
                 }
             } catch (NumberFormatException | java.util.NoSuchElementException | IndexOutOfBoundsException e) {
-                throw new FileFault("Line " + number + " of the OBJ is not what it should be. Nothing was imported; fetch or "
-                        + "export it again.", e);
+                throw broken(lines.number(), e);
             }
         }
         if (grown.triangles() == 0) {
@@ -46,17 +42,47 @@ public final class ObjFile {
         return grown.mesh();
     }
 
-    private static void face(String line, MeshGrower grown) throws FileFault {
-        StringTokenizer words = new StringTokenizer(line.substring(2));
-        if (words.countTokens() < 3 || words.countTokens() > MOST_CORNERS) {
+    private static FileFault broken(long line, Exception e) {
+        return new FileFault("Line " + line + " of the OBJ is not what it should be. Nothing was imported; fetch or export it again.", e);
+    }
+
+    /** A line with those a backslash at its end joins to it; null after the last. */
+    private static String whole(BoundedLines lines) throws IOException {
+        String line = lines.next();
+        StringBuilder all = null;
+        while (line != null && line.endsWith("\\")) {
+            all = all == null ? new StringBuilder() : all;
+            all.append(line, 0, line.length() - 1).append(' ');
+            line = lines.next();
+            if (all.length() > LONGEST_LINE) {
+                throw broken(lines.number(), null);
+            }
+        }
+        if (lines.isTooLong()) {
+            throw broken(lines.number(), null);
+        }
+        return all == null ? line : all.append(line == null ? "" : line).toString();
+    }
+
+    private static void face(StringTokenizer words, MeshGrower grown, long line) throws FileFault {
+        int n = words.countTokens();
+        if (n < 3 || n > MOST_CORNERS) {
             throw new NumberFormatException("a face has three corners or more");
         }
-        int first = corner(words.nextToken(), grown.points());
-        int before = corner(words.nextToken(), grown.points());
-        while (words.hasMoreTokens()) {
-            int next = corner(words.nextToken(), grown.points());
-            grown.triangle(first, before, next);
-            before = next;
+        int[] corners = new int[n];
+        for (int i = 0; i < n; i++) {
+            corners[i] = corner(words.nextToken(), grown.points());
+        }
+        if (n == 3) {
+            grown.triangle(corners[0], corners[1], corners[2]);
+            return;
+        }
+        int[] cut = Ears.cut(corners, grown);
+        if (cut.length == 0) {
+            throw new FileFault("The face on line " + line + " of the OBJ crosses itself; it cannot be told what is inside. Nothing was imported; export the model as triangles.");
+        }
+        for (int i = 0; i < cut.length; i += 3) {
+            grown.triangle(cut[i], cut[i + 1], cut[i + 2]);
         }
     }
 

@@ -1,15 +1,14 @@
 package tinperch.files.stl;
 
 import java.io.BufferedInputStream;
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import tinperch.files.BoundedLines;
 import tinperch.files.FileFault;
 import tinperch.files.MeshGrower;
 import tinperch.solid.Mesh;
@@ -21,6 +20,7 @@ public final class StlFile {
     private static final int HEADER = 80;
     private static final int RECORD = 50;
     private static final int SAMPLE = 2048;
+    private static final int LONGEST_LINE = 4096;
 
     private StlFile() {}
 
@@ -80,13 +80,13 @@ public final class StlFile {
 
     private static Mesh text(InputStream in) throws IOException {
         MeshGrower grown = new MeshGrower();
-        BufferedReader lines = new BufferedReader(new InputStreamReader(in, StandardCharsets.ISO_8859_1));
+        BoundedLines lines = new BoundedLines(in, LONGEST_LINE);
         int[] corner = new int[3];
         int corners = 0;
-        int number = 0;
-        boolean ended = false;
-        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-            number++;
+        int solids = 0;
+        int open = 0;
+        for (String line = lines.next(); line != null; line = lines.next()) {
+            long number = lines.number();
             String[] words = line.strip().split("\\s+");
             switch (words[0].toLowerCase(Locale.ROOT)) {
                 case "vertex" -> {
@@ -102,18 +102,22 @@ public final class StlFile {
                     grown.triangle(corner[0], corner[1], corner[2]);
                     corners = 0;
                 }
-                case "endsolid" -> ended = true;
+                case "solid" -> {
+                    solids++;
+                    open++;
+                }
+                case "endsolid" -> open--;
                 default -> { }
             }
         }
-        if (!ended || corners != 0) {
-            throw new FileFault("The STL ends after " + grown.triangles() + " triangles without saying so; it was cut short. "
+        if (open != 0 || solids == 0 || corners != 0) {
+            throw new FileFault("The STL ends after " + grown.triangles() + " triangles" + (solids > 1 ? " of " + solids + " solids" : "") + " without saying so; it was cut short. "
                     + "Nothing was imported; fetch or export it again.");
         }
         return grown.mesh();
     }
 
-    private static float number(String word, int line) throws FileFault {
+    private static float number(String word, long line) throws FileFault {
         try {
             return Float.parseFloat(word);
         } catch (NumberFormatException e) {
@@ -121,7 +125,7 @@ public final class StlFile {
         }
     }
 
-    private static FileFault broken(int line) {
+    private static FileFault broken(long line) {
         return new FileFault("Line " + line + " of the STL is not what it should be. Nothing was imported; fetch or export it again.");
     }
 
@@ -148,6 +152,14 @@ public final class StlFile {
                 throw new FileFault("The file ends after " + t + " of " + triangles + " triangles; it was cut short or is not an STL. "
                         + "Nothing was imported; fetch or export it again.");
             }
+        }
+        long more = 0;
+        for (int n = data.read(chunk); n > 0; n = data.read(chunk)) {
+            more += n;
+        }
+        if (more >= RECORD) {
+            throw new FileFault("The file says it holds " + triangles + " triangles, but there is room in it for " + (triangles + more / RECORD) + "; which is true cannot be told. "
+                    + "Nothing was imported; fetch or export it again.");
         }
         return grown.mesh();
     }

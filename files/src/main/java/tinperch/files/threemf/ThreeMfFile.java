@@ -1,34 +1,29 @@
 package tinperch.files.threemf;
 
-import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipException;
-import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
-import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
-import javax.xml.stream.XMLStreamReader;
 import javax.xml.stream.XMLStreamWriter;
-import tinperch.files.FileFault;
-import tinperch.files.MeshGrower;
+import tinperch.files.model.Progress;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.SinglePrecision;
 
-/** Writes one part as 3MF and reads the first mesh of one. */
+/** Writes parts as 3MF and reads what one builds. */
 public final class ThreeMfFile {
-    private static final String CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
+    static final String CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
     private static final String MODEL_PATH = "3D/3dmodel.model";
-    private static final int MOST_ENTRIES = 2000;
 
     private ThreeMfFile() {}
 
@@ -38,8 +33,9 @@ public final class ThreeMfFile {
      * @param mesh in mm whatever the file's unit
      * @param unit the unit the file is written in
      * @param metadata name → text, "Title", "Description" …
+     * @param note what was left out, in a sentence; empty for nothing
      */
-    public record Content(Mesh mesh, String objectName, String unit, Map<String, String> metadata) {}
+    public record Content(Mesh mesh, String objectName, String unit, Map<String, String> metadata, String note) {}
 
     /**
      * An object to write.
@@ -175,104 +171,23 @@ public final class ThreeMfFile {
     }
 
     /**
-     * Reads the first mesh of a 3MF. Entry names are never used as paths, nothing external is followed, and unpacked size
-     * is bounded.
+     * Reads what a 3MF builds: all objects of its build where their transforms put them, as one mesh of several pieces.
      *
      * @throws FileFault in plain words when it cannot be used
      */
+    public static Content read(Path file, Progress progress) throws IOException {
+        return ThreeMfReader.read(file, progress);
+    }
+
+    /** The same of a stream. */
     public static Content read(InputStream in) throws IOException {
+        // A package is read from its end; its copy has a name nobody can guess and is its owner's alone.
+        Path copy = Files.createTempFile("tinperch", ".3mf");
         try {
-            ZipInputStream zip = new ZipInputStream(new BufferedInputStream(in), StandardCharsets.UTF_8);
-            int entries = 0;
-            for (ZipEntry e = zip.getNextEntry(); e != null; e = zip.getNextEntry()) {
-                if (++entries > MOST_ENTRIES) {
-                    throw new FileFault("The 3MF holds more than " + MOST_ENTRIES + " files; it was left alone.");
-                }
-                if (e.getName().toLowerCase(java.util.Locale.ROOT).endsWith(".model")) {
-                    return parse(new BoundedXml(zip));
-                }
-            }
-        } catch (ZipException | IllegalArgumentException | java.io.EOFException e) {
-            throw new FileFault("The 3MF is damaged (" + e.getMessage() + "). Nothing was imported.", e);
-        } catch (XMLStreamException | IndexOutOfBoundsException e) {
-            throw new FileFault("The model inside the 3MF cannot be read. Nothing was imported.", e);
+            Files.copy(in, copy, StandardCopyOption.REPLACE_EXISTING);
+            return read(copy, share -> true);
+        } finally {
+            Files.deleteIfExists(copy);
         }
-        throw new FileFault("This is not a 3MF: no model was found inside. Nothing was imported.");
-    }
-
-    private static Content parse(InputStream in) throws XMLStreamException, FileFault {
-        XMLInputFactory factory = XMLInputFactory.newFactory();
-        factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-        factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-        XMLStreamReader xml = factory.createXMLStreamReader(in);
-        MeshGrower grown = new MeshGrower();
-        String unit = "millimeter";
-        String name = "";
-        Map<String, String> metadata = new TreeMap<>();
-        boolean done = false;
-        while (!done && xml.hasNext()) {
-            int event = xml.next();
-            if (event == XMLStreamConstants.END_ELEMENT) {
-                done = "mesh".equals(xml.getLocalName());
-                continue;
-            }
-            if (event != XMLStreamConstants.START_ELEMENT) {
-                continue;
-            }
-            switch (xml.getLocalName()) {
-                case "model" -> unit = xml.getAttributeValue(null, "unit") == null ? unit : xml.getAttributeValue(null, "unit");
-                case "metadata" -> {
-                    String key = xml.getAttributeValue(null, "name");
-                    if (key != null && metadata.size() < 100) {
-                        metadata.put(key, xml.getElementText());
-                    }
-                }
-                case "object" -> name = xml.getAttributeValue(null, "name") == null ? "" : xml.getAttributeValue(null, "name");
-                case "vertex" -> grown.point(number(xml, "x"), number(xml, "y"), number(xml, "z"));
-                case "triangle" -> grown.triangle(index(xml, "v1", grown.points()), index(xml, "v2", grown.points()),
-                        index(xml, "v3", grown.points()));
-                default -> { }
-            }
-        }
-        if (grown.triangles() == 0) {
-            throw new FileFault("The 3MF holds no triangles. Nothing was imported.");
-        }
-        return new Content(grown.mesh().scaled(millimetres(unit)), name, unit, metadata);
-    }
-
-    private static double number(XMLStreamReader xml, String attribute) throws FileFault {
-        try {
-            double v = Double.parseDouble(xml.getAttributeValue(null, attribute));
-            if (Math.abs(v) < 1e6) {
-                return v;
-            }
-        } catch (NumberFormatException | NullPointerException e) {
-            // Said below, the same for all.
-        }
-        throw new FileFault("A corner in the 3MF has no usable " + attribute + ". Nothing was imported.");
-    }
-
-    private static int index(XMLStreamReader xml, String attribute, int points) throws FileFault {
-        try {
-            int i = Integer.parseInt(xml.getAttributeValue(null, attribute));
-            if (i >= 0 && i < points) {
-                return i;
-            }
-        } catch (NumberFormatException e) {
-            // Said below.
-        }
-        throw new FileFault("A triangle in the 3MF points at a corner that is not there. Nothing was imported.");
-    }
-
-    private static double millimetres(String unit) throws FileFault {
-        return switch (unit) {
-            case "micron" -> 1e-3;
-            case "millimeter" -> 1;
-            case "centimeter" -> 10;
-            case "inch" -> 25.4;
-            case "foot" -> 304.8;
-            case "meter" -> 1000;
-            default -> throw new FileFault("The 3MF uses an unknown unit “" + unit + "”. Nothing was imported.");
-        };
     }
 }

@@ -11,6 +11,7 @@ import tinperch.files.model.Stopped;
 import tinperch.machine.model.Model;
 import tinperch.solid.Mesh;
 import tinperch.solid.SolidException;
+import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
 import tinperch.solid.shape.MeshMending;
 
@@ -19,9 +20,10 @@ import tinperch.solid.shape.MeshMending;
  *
  * @param mesh in the unit of its file
  * @param blob the same as it will be kept
+ * @param note what of the file was left out, in a sentence; empty for nothing
  * @param unitKnown whether the file said its unit; then it is in mm
  */
-public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Report report, boolean unitKnown) {
+public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Report report, boolean unitKnown, String note) {
     /** Corners nearer than this share of the model's size are one. */
     private static final double WELD_SHARE = 1e-7;
     /** How much of the work reading is. */
@@ -40,12 +42,14 @@ public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Repor
         }
         try {
             Vec3 size = f.mesh().bounds().size();
-            MeshMending.Mended mended = MeshMending.mend(f.name(), f.mesh(), Math.max(1e-9, WELD_SHARE * size.length()));
+            MeshMending.Mended mended = MeshMending.mend(f.name(), f.mesh(), Math.max(1e-9, WELD_SHARE * size.length()), () -> !progress.at(0.6));
             check(progress, 0.85);
             Mesh bare = mended.mesh().bare();
             MeshBlob blob = MeshBlob.of(bare);
             check(progress, 1);
-            return new ReadModel(f.name(), bare, blob, mended.report(), f.unitKnown());
+            return new ReadModel(f.name(), bare, blob, mended.report(), f.unitKnown(), f.note());
+        } catch (Stop.Stopped e) {
+            throw new Stopped();
         } catch (SolidException e) {
             throw new FileFault(e.getMessage() + " Nothing was imported.", e);
         } catch (OutOfMemoryError e) {
@@ -62,6 +66,6 @@ public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Repor
     /** As it is kept with a machine. */
     public Model model(String id) {
         return new Model(id, name, blob.id(), 1, mesh.triangleCount(), mesh.bounds().size(),
-                report.words() + (unitKnown ? " The file itself says its unit." : ""), List.of());
+                report.words() + (unitKnown ? " The file itself says its unit." : "") + (note.isEmpty() ? "" : " " + note), List.of());
     }
 }
