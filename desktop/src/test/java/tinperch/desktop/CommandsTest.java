@@ -97,7 +97,12 @@ public class CommandsTest {
 
     @Test
     public void wordsNobodyKnowsAreRefused() {
-        assertEquals(run("dance"), 2);
+        assertEquals(run("dance"), 64, "2 is what check says when something stops");
+        assertEquals(run("export", "--demo"), 64);
+        assertEquals(run("export", "--demo", "--out", ""), 1);
+        assertTrue(said.contains("Say a folder"), said);
+        assertEquals(run("pack", "--demo", folder.resolve("none").resolve("x.zip").toString()), 1);
+        assertTrue(said.strip().endsWith("."), said);
         assertEquals(run("--version"), 0);
         assertTrue(said.contains("Tin Perch"), said);
     }

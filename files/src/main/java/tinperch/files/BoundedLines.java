@@ -1,8 +1,11 @@
 package tinperch.files;
 
 import java.io.BufferedInputStream;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import tinperch.files.model.Progress;
+import tinperch.files.model.Stopped;
 
 /** Lines of a text file, each no longer than is kept: one that is longer costs no memory. Bytes are characters (ISO 8859-1). */
 public final class BoundedLines {
@@ -12,9 +15,26 @@ public final class BoundedLines {
     private boolean tooLong;
     private long number;
 
-    /** @param longest most characters of a line that are kept */
+    /**
+     * Lines of a stream that whoever gave it stops.
+     *
+     * @param longest most characters of a line that are kept
+     */
     public BoundedLines(InputStream in, int longest) {
-        this.in = new BufferedInputStream(in, 1 << 16);
+        this(in, longest, share -> true);
+    }
+
+    /** @param progress asked with every bite of 64 KB, however long a line is */
+    public BoundedLines(InputStream in, int longest, Progress progress) {
+        this.in = new BufferedInputStream(new FilterInputStream(in) {
+            @Override
+            public int read(byte[] b, int off, int len) throws IOException {
+                if (!progress.at(0)) {
+                    throw new Stopped();
+                }
+                return super.read(b, off, len);
+            }
+        }, 1 << 16);
         this.longest = longest;
     }
 

@@ -3,6 +3,8 @@ package tinperch.files;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.channels.Channels;
+import java.nio.channels.FileChannel;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -27,23 +29,55 @@ public final class SafeWrite {
      * @throws FileFault in plain words when the folder is read-only, missing or full; no half file is left
      */
     public static void write(Path target, Content content) throws FileFault {
-        Path folder = target.toAbsolutePath().getParent();
+        Path file = real(target);
+        Path folder = file.getParent();
         Path part = null;
         try {
             Path fresh = folder.resolve(".tinperch-" + UUID.randomUUID() + ".part");
-            try (OutputStream out = new BufferedOutputStream(
-                    Files.newOutputStream(fresh, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), 1 << 16)) {
+            try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
                 part = fresh;
+                OutputStream out = new BufferedOutputStream(Channels.newOutputStream(channel), 1 << 16);
                 content.writeTo(out);
+                out.flush();
+                // On the disk before the old one is given up.
+                channel.force(true);
             }
+            keepPermissions(file, part);
             try {
-                Files.move(part, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+                Files.move(part, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             } catch (java.nio.file.AtomicMoveNotSupportedException e) {
-                Files.move(part, target, StandardCopyOption.REPLACE_EXISTING);
+                Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
             }
+            part = null;
+            forceNames(folder);
         } catch (IOException e) {
-            drop(part);
             throw new FileFault(words(target, folder, e), e);
+        } finally {
+            drop(part);
+        }
+    }
+
+    /** Where a link leads: what it stands for is written, not the link. */
+    private static Path real(Path target) {
+        try {
+            return Files.isSymbolicLink(target) ? target.toRealPath() : target.toAbsolutePath();
+        } catch (IOException e) {
+            return target.toAbsolutePath();
+        }
+    }
+
+    private static void keepPermissions(Path old, Path fresh) throws IOException {
+        if (Files.exists(old) && old.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            Files.setPosixFilePermissions(fresh, Files.getPosixFilePermissions(old));
+        }
+    }
+
+    /** A new name is on the disk only when its folder is; where folders cannot be told so, nothing can be done. */
+    private static void forceNames(Path folder) {
+        try (FileChannel names = FileChannel.open(folder, StandardOpenOption.READ)) {
+            names.force(true);
+        } catch (IOException e) {
+            // Some systems cannot.
         }
     }
 

@@ -44,6 +44,30 @@ public class SafeWriteTest {
         assertEquals(count(), 1);
     }
 
+    /** A link stays a link, what only its owner might read stays so, and whatever goes wrong leaves nothing half made. */
+    @Test
+    public void linksAndPermissionsStayAndNothingHalfMadeIsLeft() throws IOException {
+        Path real = folder.resolve("real.stl");
+        Path link = folder.resolve("link.stl");
+        Files.writeString(real, "old");
+        Files.createSymbolicLink(link, real);
+        boolean posix = real.getFileSystem().supportedFileAttributeViews().contains("posix");
+        if (posix) {
+            Files.setPosixFilePermissions(real, java.nio.file.attribute.PosixFilePermissions.fromString("rw-------"));
+        }
+        SafeWrite.write(link, o -> o.write("new".getBytes(StandardCharsets.UTF_8)));
+        assertTrue(Files.isSymbolicLink(link));
+        assertEquals(Files.readString(real), "new");
+        if (posix) {
+            assertEquals(java.nio.file.attribute.PosixFilePermissions.toString(Files.getPosixFilePermissions(real)), "rw-------");
+        }
+        expectThrows(IllegalStateException.class, () -> SafeWrite.write(real, o -> {
+            throw new IllegalStateException("not foreseen");
+        }));
+        assertEquals(count(), 2);
+        assertEquals(Files.readString(real), "new");
+    }
+
     @Test
     public void aFullDiskLeavesTheOldFileAndNoHalfOne() throws IOException {
         Path target = folder.resolve("part.stl");

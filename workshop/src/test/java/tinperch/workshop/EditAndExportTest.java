@@ -100,6 +100,23 @@ public class EditAndExportTest extends TempFolder {
         return PartExport.Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces());
     }
 
+    /** Parts of one name, of names that differ in large letters only, or whose accents are written otherwise: each has its own files. */
+    @Test
+    public void partsOfOneNameDoNotOverwriteEachOther() throws IOException {
+        WorkshopState s = state;
+        tinperch.upgrade.Upgrade u = s.upgrade("avocet-blower").orElseThrow();
+        List<tinperch.upgrade.PartDesign> parts = new java.util.ArrayList<>();
+        for (String name : List.of("Plate", "plate", "Plate", "Pla:te", "Pla?te", "R\u00f6hre", "Ro\u0308hre")) {
+            parts.add(u.parts().get(0).withId("p" + (parts.size() + 1)).withName(name));
+        }
+        WorkshopState many = new WorkshopState(s.machines(), List.of(new tinperch.upgrade.Upgrade(u.id(), u.machineId(), u.name(), u.started(), u.trouble(), parts, u.hostMachineId())), List.of(), s.drawer());
+        List<Path> written = PartExport.writeAll(many, many.shop(tinperch.part.Models.NONE), folder.resolve("out"));
+        assertEquals(written.size(), 14);
+        try (var files = Files.list(folder.resolve("out"))) {
+            assertEquals(files.map(f -> java.text.Normalizer.normalize(f.getFileName().toString(), java.text.Normalizer.Form.NFC).toLowerCase(java.util.Locale.ROOT)).distinct().count(), 14);
+        }
+    }
+
     @Test
     public void aFolderThatIsGoneIsSaid() {
         FileFault e = expectThrows(FileFault.class, () -> PartExport.write(items(blower(8)), blower(8).part(), "x", "R5", PartExport.Format.STL, folder.resolve("gone")));

@@ -24,7 +24,7 @@ import tinperch.upgrade.Upgrade;
 
 /** Prints the findings of every part, tightest first. */
 @CommandLine.Command(name = "check", mixinStandardHelpOptions = true,
-        description = "Prints the findings of every part. Ends with 2 when something stops, 3 when something cannot be told, 1 when the file cannot be read.")
+        description = "Prints the findings of every part. Ends with 2 when something stops, 3 when something cannot be told, 1 when the workshop or the file cannot be read, or not all of it.")
 public final class CheckCommand implements Callable<Integer> {
     @CommandLine.Mixin
     private DemoOption workshop = new DemoOption();
@@ -92,7 +92,8 @@ public final class CheckCommand implements Callable<Integer> {
 
     private static int worst(List<Report> reports, List<String> problems) {
         Set<String> all = reports.stream().flatMap(r -> r.findings.stream()).map(Said::severity).collect(Collectors.toSet());
-        return all.contains(Said.word(Severity.STOP)) ? 2 : all.contains(Said.word(Severity.CANT_TELL)) || !problems.isEmpty() ? 3 : 0;
+        // A workshop that cannot be read whole is no good answer, whatever its parts say.
+        return !problems.isEmpty() ? 1 : all.contains(Said.word(Severity.STOP)) ? 2 : all.contains(Said.word(Severity.CANT_TELL)) ? 3 : 0;
     }
 
     private static void print(Report r) {

@@ -13,7 +13,6 @@ import java.util.regex.Pattern;
 import tinperch.files.BoundedLines;
 import tinperch.files.FileFault;
 import tinperch.files.model.Progress;
-import tinperch.files.model.Stopped;
 
 /**
  * What an hour counter showed, from a log as text: on every line that counts a day as in ISO 8601 (2026-09-26, a time and its zone may
@@ -58,18 +57,15 @@ public final class HoursLog {
      * Reads a log.
      *
      * @throws FileFault when no line holds a day and hours, or there is no end to it
-     * @throws Stopped when the progress said to stop
+     * @throws tinperch.files.model.Stopped when the progress said to stop
      */
     public static Read read(InputStream in, Mark mark, Progress progress) throws IOException {
-        BoundedLines lines = new BoundedLines(in, LONGEST_LINE);
+        BoundedLines lines = new BoundedLines(in, LONGEST_LINE, progress);
         Map<LocalDate, Counter> byDay = new TreeMap<>();
         List<String> either = new ArrayList<>();
         List<String> wrong = new ArrayList<>();
         int doubtful = 0;
         for (String line = lines.next(); line != null; line = lines.next()) {
-            if ((lines.number() & 0xFFF) == 0 && !progress.at(0)) {
-                throw new Stopped();
-            }
             if (lines.number() > MOST_LINES) {
                 throw new FileFault("The log has more than " + MOST_LINES / 1_000_000 + " million lines; that is no log of hours. Nothing was read.");
             }

@@ -89,7 +89,7 @@ final class ThreeMfReader {
         try (ZipFile zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8)) {
             return new ThreeMfReader(zip, progress).content();
         } catch (ZipException | IllegalArgumentException | java.io.EOFException e) {
-            throw new FileFault("The 3MF is damaged (" + e.getMessage() + "). Nothing was imported.", e);
+            throw new FileFault("The 3MF is damaged (" + (e.getMessage() == null ? "it ends too early" : e.getMessage()) + "). Nothing was imported.", e);
         }
     }
 

@@ -2,7 +2,9 @@ package tinperch.workshop.export;
 
 import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -59,26 +61,47 @@ public final class PartExport {
      * @throws FileFault in plain words; nothing half-written is left
      */
     public static List<Path> write(List<Item> items, PartDesign part, String upgradeName, String mark, Format format, Path folder) throws FileFault {
-        return write(items, part, part.name(), upgradeName, mark, format, folder);
+        return write(items, part, upgradeName, mark, format, folder, new HashSet<>());
     }
 
-    private static List<Path> write(List<Item> items, PartDesign part, String name, String upgradeName, String mark, Format format, Path folder)
+    /** @param taken names written already, as {@link #plain} makes them */
+    private static List<Path> write(List<Item> items, PartDesign part, String upgradeName, String mark, Format format, Path folder, Set<String> taken)
             throws FileFault {
         String title = part.name() + " " + mark;
         List<Path> written = new ArrayList<>();
         if (format == Format.THREE_MF) {
-            Path target = folder.resolve(fileName(name, mark, "", format));
+            Path target = free(folder, fileName(part.name(), mark, "", format), taken);
             SafeWrite.write(target, out -> ThreeMfFile.write(items.stream().map(i -> new ThreeMfFile.Item(i.name.isEmpty() ? title : title + " " + i.name, i.mesh, i.count)).toList(),
                     title, Map.of("Description", "Revision " + mark.substring(1) + ", " + part.material() + ", for upgrade “" + upgradeName + "”"), out));
             written.add(target);
             return written;
         }
         for (Item i : items) {
-            Path target = folder.resolve(fileName(name, mark, i.name, format));
+            Path target = free(folder, fileName(part.name(), mark, i.name, format), taken);
             SafeWrite.write(target, out -> StlFile.write(i.mesh, i.name.isEmpty() ? title : title + " " + i.name, out));
             written.add(target);
         }
         return written;
+    }
+
+    /** What file systems that make no difference between large and small, or between ways to write an accent, take a name for. */
+    private static String plain(String name) {
+        return Normalizer.normalize(name, Normalizer.Form.NFC).toLowerCase(Locale.ROOT);
+    }
+
+    /** The name, or with a number where it was written already. Where the system cannot write its letters, they lose their accents. */
+    private static Path free(Path folder, String name, Set<String> taken) {
+        String now = name;
+        int dot = name.lastIndexOf('.');
+        for (int n = 2; !taken.add(plain(now)); n++) {
+            now = name.substring(0, dot) + " (" + n + ")" + name.substring(dot);
+        }
+        try {
+            return folder.resolve(now);
+        } catch (InvalidPathException e) {
+            String ascii = Normalizer.normalize(now, Normalizer.Form.NFD).replaceAll("\\p{M}", "").replaceAll("[^\\x20-\\x7E]", "-");
+            return ascii.equals(now) ? folder.resolve("part" + taken.size() + now.substring(now.lastIndexOf('.'))) : free(folder, ascii, taken);
+        }
     }
 
     /** Writes every part of a workshop in both formats and returns the files; parts that cannot be built are left out. */
@@ -90,12 +113,8 @@ public final class PartExport {
             for (PartDesign p : u.parts()) {
                 String mark = state.nextMark(u.id(), p.id());
                 List<Item> items = Item.of(new FactsOnce(Case.of(u, p.id(), shop, mark)).get(MeshesFact.MESHES).pieces());
-                String name = p.name();
-                for (int n = 2; !names.add(fileName(name, mark, "", Format.STL).toLowerCase(Locale.ROOT)); n++) {
-                    name = p.name() + " " + n;
-                }
                 for (Format f : items.isEmpty() ? new Format[0] : Format.values()) {
-                    written.addAll(write(items, p, name, u.name(), mark, f, folder));
+                    written.addAll(write(items, p, u.name(), mark, f, folder, names));
                 }
             }
         }

@@ -16,6 +16,8 @@ import org.sqlite.SQLiteDataSource;
 final class PrivateCopy implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(PrivateCopy.class);
 
+    private static final String LOOK = ".look-";
+
     private final Path folder;
     private final Path db;
 
@@ -30,7 +32,18 @@ final class PrivateCopy implements AutoCloseable {
      * @param withLog whether what its log (-wal) holds counts
      */
     static PrivateCopy of(Path file, boolean withLog) throws IOException {
-        PrivateCopy copy = new PrivateCopy(folder(file));
+        try {
+            // Its name cannot be guessed and its owner alone may enter.
+            return in(Files.createTempDirectory(file.getParent(), LOOK), file, withLog);
+        } catch (IOException e) {
+            // No room there, or no right to write: the copy may lie elsewhere.
+            LOG.debug("No copy beside {}", file, e);
+            return in(Files.createTempDirectory("tinperch-look"), file, withLog);
+        }
+    }
+
+    private static PrivateCopy in(Path folder, Path file, boolean withLog) throws IOException {
+        PrivateCopy copy = new PrivateCopy(folder);
         try {
             Files.copy(file, copy.db);
             Path log = DataFolder.beside(file, "-wal");
@@ -41,15 +54,6 @@ final class PrivateCopy implements AutoCloseable {
         } catch (IOException e) {
             copy.close();
             throw e;
-        }
-    }
-
-    private static Path folder(Path file) throws IOException {
-        try {
-            // Its name cannot be guessed and its owner alone may enter.
-            return Files.createTempDirectory(file.getParent(), ".look-");
-        } catch (IOException e) {
-            return Files.createTempDirectory("tinperch-look");
         }
     }
 
@@ -96,7 +100,7 @@ final class PrivateCopy implements AutoCloseable {
     /** Takes copies away that a killed process left. */
     static void sweep(Path file) {
         try (var list = Files.list(file.getParent())) {
-            for (Path p : list.filter(f -> f.getFileName().toString().startsWith(".look-")).toList()) {
+            for (Path p : list.filter(f -> f.getFileName().toString().startsWith(LOOK)).toList()) {
                 new PrivateCopy(p).close();
             }
         } catch (IOException e) {
