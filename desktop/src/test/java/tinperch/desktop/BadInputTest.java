@@ -5,7 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertTrue;
 
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
@@ -109,7 +108,8 @@ public class BadInputTest extends WindowTest {
     @Test
     public void aDamagedFileOpensReadOnlyWithAnExplanation() throws Exception {
         close();
-        byte[] junk = "This is not a workshop. ".repeat(400).getBytes(StandardCharsets.UTF_8);
+        byte[] junk = Files.readAllBytes(folder.resolve("workshop.db"));
+        java.util.Arrays.fill(junk, 9000, 30_000, (byte) 7);
         for (String end : new String[] {"-wal", "-shm"}) {
             Files.deleteIfExists(folder.resolve("workshop.db" + end));
         }

@@ -64,12 +64,12 @@ public class HoursLogTest {
 
             @Override
             public int read() {
-                return n++ < 300_000_000L ? '7' : -1;
+                return n++ < 60_000_000L ? '7' : -1;
             }
 
             @Override
             public int read(byte[] b, int off, int len) {
-                if (n >= 300_000_000L) {
+                if (n >= 60_000_000L) {
                     return -1;
                 }
                 java.util.Arrays.fill(b, off, off + len, (byte) '7');

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import tinperch.quantity.Quantity;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -146,17 +147,19 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                         + "). Nothing was changed.");
             }
         }
-        List<Neighbour> next = new ArrayList<>(neighbours);
-        int at = -1;
-        for (int i = 0; i < next.size(); i++) {
-            at = next.get(i).id().equals(n.id()) ? i : at;
-        }
+        return new Surroundings(axes, groups, put(neighbours, n, Neighbour::id), following(List.of(n)), distances, measuredFrom, poses, runs);
+    }
+
+    /** With one in the place of that of its id, or after the last. */
+    private static <T> List<T> put(List<T> all, T one, Function<T, String> id) {
+        List<T> next = new ArrayList<>(all);
+        int at = all.stream().map(id).toList().indexOf(id.apply(one));
         if (at >= 0) {
-            next.set(at, n);
+            next.set(at, one);
         } else {
-            next.add(n);
+            next.add(one);
         }
-        return new Surroundings(axes, groups, next, following(List.of(n)), distances, measuredFrom, poses, runs);
+        return next;
     }
 
     private static boolean holds(Bounds outer, Bounds inner) {
@@ -260,14 +263,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         if (!(Math.abs(site.facing().length() - 1) < 1e-6) || !(site.halfWidthMm() >= 0)) {
             throw new SpaceProblem("A site faces somewhere and is known to ± something; the old one stays.");
         }
-        List<Site> next = new ArrayList<>(sites);
-        int at = sites.stream().map(Site::id).toList().indexOf(site.id());
-        if (at >= 0) {
-            next.set(at, site);
-        } else {
-            next.add(site);
-        }
-        return new Surroundings(axes, groups, neighbours, next, distances, measuredFrom, poses, runs);
+        return new Surroundings(axes, groups, neighbours, put(sites, site, Site::id), distances, measuredFrom, poses, runs);
     }
 
     /** Without a site. */
@@ -305,14 +301,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 throw new SpaceProblem("This machine has no axis “" + axis + "”; say where its own axes stood.");
             }
         }
-        List<Distance> next = new ArrayList<>(distances);
-        int at = distances.stream().map(Distance::id).toList().indexOf(d.id());
-        if (at >= 0) {
-            next.set(at, d);
-        } else {
-            next.add(d);
-        }
-        return new Surroundings(axes, groups, neighbours, sites, next, measuredFrom, poses, runs);
+        return new Surroundings(axes, groups, neighbours, sites, put(distances, d, Distance::id), measuredFrom, poses, runs);
     }
 
     private static SpaceProblem gone() {
@@ -338,14 +327,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
                 throw new SpaceProblem("Nothing moves as “" + h.group() + "” on this machine.");
             }
         }
-        List<Run> next = new ArrayList<>(runs);
-        int at = runs.stream().map(Run::id).toList().indexOf(run.id());
-        if (at >= 0) {
-            next.set(at, run);
-        } else {
-            next.add(run);
-        }
-        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses, next);
+        return new Surroundings(axes, groups, neighbours, sites, distances, measuredFrom, poses, put(runs, run, Run::id));
     }
 
     /** Without a cable or belt. */

@@ -18,6 +18,9 @@ public final class MeshRounds {
     /** How far a corner may lie off the circle, as a share of its radius. */
     private static final double OFF_SHARE = 0.02;
     private static final int MOST_SLICES = 48;
+    /** Pieces of one hole lie in line and are alike to this share of its diameter. */
+    private static final double IN_LINE = 0.01;
+    private static final int LOOKS = 12;
     private static final int MOST_ROUNDS = 400;
 
     /**
@@ -52,10 +55,59 @@ public final class MeshRounds {
         List<Round> all = new ArrayList<>();
         Bounds b = mesh.bounds();
         for (int axis = 0; axis < 3; axis++) {
-            along(mesh, b, axis, all);
+            List<Round> found = new ArrayList<>();
+            along(mesh, b, axis, found);
+            all.addAll(throughCrossings(mesh, found));
         }
         all.sort(Comparator.comparing((Round r) -> !r.hole).thenComparing(r -> -r.diameter));
         return all.size() > MOST_ROUNDS ? List.copyOf(all.subList(0, MOST_ROUNDS)) : all;
+    }
+
+    /** A hole that another crosses has no round wall where they meet: its pieces are one hole where all along its axis between them is air. */
+    private static List<Round> throughCrossings(Mesh mesh, List<Round> found) {
+        List<Round> left = new ArrayList<>(found);
+        List<Round> all = new ArrayList<>();
+        Rays rays = null;
+        left.sort(Comparator.comparingDouble(r -> at(r, r.middle)));
+        while (!left.isEmpty()) {
+            Round now = left.remove(0);
+            for (int i = 0; i < left.size(); i++) {
+                Round next = left.get(i);
+                boolean inLine = now.hole && next.hole && now.spacing(next) < IN_LINE * now.diameter && Math.abs(next.diameter - now.diameter) < IN_LINE * now.diameter;
+                if (inLine) {
+                    rays = rays == null ? new Rays(TriangleTree.of(mesh)) : rays;
+                    double from = at(now, now.middle) + now.length / 2;
+                    double to = at(next, next.middle) - next.length / 2;
+                    if (isAir(rays, now, from, to)) {
+                        double low = at(now, now.middle) - now.length / 2;
+                        double high = Math.max(from, at(next, next.middle) + next.length / 2);
+                        now = new Round(now.axis, on(now, (low + high) / 2), Math.max(now.diameter, next.diameter), high - low, true);
+                        left.remove(i--);
+                    }
+                }
+            }
+            all.add(now);
+        }
+        return all;
+    }
+
+    private static boolean isAir(Rays rays, Round r, double from, double to) {
+        for (int i = 0; i <= LOOKS; i++) {
+            if (rays.inside(on(r, from + (to - from) * i / LOOKS))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static double at(Round r, Vec3 p) {
+        return r.axis == 0 ? p.x() : r.axis == 1 ? p.y() : p.z();
+    }
+
+    /** The place on its axis that is so far along. */
+    private static Vec3 on(Round r, double along) {
+        Vec3 m = r.middle;
+        return r.axis == 0 ? new Vec3(along, m.y(), m.z()) : r.axis == 1 ? new Vec3(m.x(), along, m.z()) : new Vec3(m.x(), m.y(), along);
     }
 
     private static void along(Mesh mesh, Bounds b, int axis, List<Round> all) {

@@ -1,7 +1,9 @@
 package tinperch.solid.query;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import tinperch.solid.Mesh;
@@ -21,6 +23,7 @@ import tinperch.solid.Vec3;
 public record Overhangs(int face, String feature, double fromVerticalDeg, double areaMm2, OptionalDouble bridgeMm) {
     private static final double CEILING_DEG = 89;
     private static final double ON_BED_MM = 1e-3;
+    private static final int LINES = 24;
 
     /**
      * The hanging faces, largest first.
@@ -44,28 +47,66 @@ public record Overhangs(int face, String feature, double fromVerticalDeg, double
             area[mesh.faceOf(t)] += b.minus(a).cross(c.minus(a)).length() / 2;
             low[mesh.faceOf(t)] = Math.min(low[mesh.faceOf(t)], Math.min(a.dot(up), Math.min(b.dot(up), c.dot(up))));
         }
+        boolean[] ceiling = new boolean[area.length];
+        double[] lean = new double[area.length];
         for (int f = 0; f < area.length; f++) {
-            Mesh.Face face = mesh.faces().get(f);
-            double lean = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, -face.normal().dot(up)))));
-            boolean ceiling = lean > CEILING_DEG;
-            if (lean > limitDeg + 1e-9 && !(ceiling && low[f] < bed + ON_BED_MM)) {
-                all.add(new Overhangs(f, face.feature(), lean, area[f], ceiling ? bridge(mesh, f, up) : OptionalDouble.empty()));
+            lean[f] = Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, -mesh.faces().get(f).normal().dot(up)))));
+            ceiling[f] = lean[f] > CEILING_DEG && low[f] >= bed + ON_BED_MM;
+        }
+        int[] whole = ceilings(mesh, ceiling);
+        Map<Integer, OptionalDouble> bridges = new HashMap<>();
+        for (int f = 0; f < area.length; f++) {
+            if (ceiling[f] || lean[f] > limitDeg + 1e-9 && lean[f] <= CEILING_DEG) {
+                all.add(new Overhangs(f, mesh.faces().get(f).feature(), lean[f], area[f], ceiling[f] ? bridges.computeIfAbsent(whole[f], k -> bridge(mesh, whole, k, up)) : OptionalDouble.empty()));
             }
         }
         all.sort((p, q) -> Double.compare(q.areaMm2, p.areaMm2));
         return all;
     }
 
+    /** Level faces that meet are one ceiling, whichever features they are of: for each face the first of its ceiling, −1 for none. */
+    private static int[] ceilings(Mesh mesh, boolean[] ceiling) {
+        int[] whole = new int[ceiling.length];
+        for (int f = 0; f < whole.length; f++) {
+            whole[f] = ceiling[f] ? f : -1;
+        }
+        for (int t = 0; t < mesh.triangleCount(); t++) {
+            for (int k = 0; k < 3 && ceiling[mesh.faceOf(t)]; k++) {
+                int other = mesh.neighbours().across(3 * t + k);
+                if (other >= 0 && ceiling[mesh.faceOf(other)]) {
+                    int a = first(whole, mesh.faceOf(t));
+                    int b = first(whole, mesh.faceOf(other));
+                    whole[Math.max(a, b)] = Math.min(a, b);
+                }
+            }
+        }
+        for (int f = 0; f < whole.length; f++) {
+            whole[f] = ceiling[f] ? first(whole, f) : -1;
+        }
+        return whole;
+    }
+
+    private static int first(int[] whole, int f) {
+        int at = f;
+        while (whole[at] != at) {
+            at = whole[at];
+        }
+        return at;
+    }
+
+    /** An edge of a ceiling's outline, and whether material goes down from it. */
+    private record Rim(Vec3 from, Vec3 to, boolean carries) {}
+
     /** The shortest longest line over all directions in which both ends of every line rest on walls. */
-    private static OptionalDouble bridge(Mesh mesh, int face, Vec3 up) {
-        boolean[] carries = carrying(mesh, face, up);
+    private static OptionalDouble bridge(Mesh mesh, int[] whole, int which, Vec3 up) {
+        List<Rim> rim = rim(mesh, whole, which, up);
         Vec3 u = Math.abs(up.x()) < 0.7 ? Vec3.X.minus(up.times(up.x())).unit() : Vec3.Y.minus(up.times(up.y())).unit();
         Vec3 v = up.cross(u);
         OptionalDouble best = OptionalDouble.empty();
         for (int deg = 0; deg < 180; deg += 5) {
             double a = Math.toRadians(deg);
             Vec3 along = u.times(Math.cos(a)).plus(v.times(Math.sin(a)));
-            Optional<Double> span = span(mesh, face, carries, along, up.cross(along));
+            Optional<Double> span = span(rim, along, up.cross(along));
             if (span.isPresent() && (best.isEmpty() || span.get() < best.getAsDouble())) {
                 best = OptionalDouble.of(span.get());
             }
@@ -73,64 +114,44 @@ public record Overhangs(int face, String feature, double fromVerticalDeg, double
         return best;
     }
 
-    /** For each ring edge of the face whether material goes down from it. */
-    private static boolean[] carrying(Mesh mesh, int face, Vec3 up) {
-        List<Boolean> all = new ArrayList<>();
-        java.util.Map<Long, Boolean> wall = new java.util.HashMap<>();
+    private static List<Rim> rim(Mesh mesh, int[] whole, int which, Vec3 up) {
+        List<Rim> all = new ArrayList<>();
         for (int t = 0; t < mesh.triangleCount(); t++) {
-            if (mesh.faceOf(t) != face) {
-                continue;
-            }
-            for (int k = 0; k < 3; k++) {
+            for (int k = 0; k < 3 && whole[mesh.faceOf(t)] == which; k++) {
                 int other = mesh.neighbours().across(3 * t + k);
-                if (other >= 0 && mesh.faceOf(other) != face) {
+                if (other >= 0 && whole[mesh.faceOf(other)] == which) {
+                    continue;
+                }
+                Vec3 from = mesh.point(mesh.corner(t, k));
+                boolean down = false;
+                if (other >= 0) {
                     // The neighbour goes down from the ceiling when its far corner lies lower.
                     int edge = mesh.neighbours().opposite(3 * t + k);
-                    int far = mesh.corner(other, (edge % 3 + 2) % 3);
-                    boolean down = mesh.point(far).minus(mesh.point(mesh.corner(t, k))).dot(up) < -1e-6;
-                    wall.put((long) mesh.corner(t, k) << 32 | mesh.corner(t, (k + 1) % 3), down);
+                    down = mesh.point(mesh.corner(other, (edge % 3 + 2) % 3)).minus(from).dot(up) < -1e-6;
                 }
+                all.add(new Rim(from, mesh.point(mesh.corner(t, (k + 1) % 3)), down));
             }
         }
-        for (int[] ring : mesh.faces().get(face).rings()) {
-            for (int i = 0; i < ring.length; i++) {
-                all.add(wall.getOrDefault((long) ring[i] << 32 | ring[(i + 1) % ring.length], false));
-            }
-        }
-        boolean[] out = new boolean[all.size()];
-        for (int i = 0; i < out.length; i++) {
-            out[i] = all.get(i);
-        }
-        return out;
+        return all;
     }
 
-    private static Optional<Double> span(Mesh mesh, int face, boolean[] carries, Vec3 along, Vec3 across) {
-        List<int[]> rings = mesh.faces().get(face).rings();
+    private static Optional<Double> span(List<Rim> rim, Vec3 along, Vec3 across) {
         double lo = Double.POSITIVE_INFINITY;
         double hi = Double.NEGATIVE_INFINITY;
-        for (int[] r : rings) {
-            for (int i : r) {
-                double w = mesh.point(i).dot(across);
-                lo = Math.min(lo, w);
-                hi = Math.max(hi, w);
-            }
+        for (Rim r : rim) {
+            lo = Math.min(lo, r.from.dot(across));
+            hi = Math.max(hi, r.from.dot(across));
         }
         double longest = 0;
-        int lines = 24;
-        for (int l = 0; l < lines; l++) {
-            double w = lo + (hi - lo) * (l + 0.5) / lines;
+        for (int l = 0; l < LINES; l++) {
+            double w = lo + (hi - lo) * (l + 0.5) / LINES;
             List<double[]> crossings = new ArrayList<>();
-            int e = 0;
-            for (int[] r : rings) {
-                for (int i = 0; i < r.length; i++, e++) {
-                    Vec3 p = mesh.point(r[i]);
-                    Vec3 q = mesh.point(r[(i + 1) % r.length]);
-                    double a = p.dot(across);
-                    double b = q.dot(across);
-                    if (a < w != b < w) {
-                        double t = (w - a) / (b - a);
-                        crossings.add(new double[] {p.dot(along) + t * (q.dot(along) - p.dot(along)), carries[e] ? 1 : 0});
-                    }
+            for (Rim r : rim) {
+                double a = r.from.dot(across);
+                double b = r.to.dot(across);
+                if (a < w != b < w) {
+                    double t = (w - a) / (b - a);
+                    crossings.add(new double[] {r.from.dot(along) + t * (r.to.dot(along) - r.from.dot(along)), r.carries ? 1 : 0});
                 }
             }
             crossings.sort((p, q) -> Double.compare(p[0], q[0]));

@@ -13,8 +13,11 @@ import tinperch.solid.Vec3;
  * @param feature of the one face, {@code otherFeature} of the other
  */
 public record WallThickness(double mm, Vec3 from, Vec3 to, String feature, String otherFeature) {
-    /** Faces meeting in a wedge have no wall between them; opposite ones must face away from each other by more than this. */
-    private static final double OPPOSITE_COS = -0.7;
+    /**
+     * Faces meeting in a wedge have no wall between them: how thin it is there hangs only on how near to its edge one looks. Opposite ones must
+     * face away from each other within 10°, the taper of a drafted wall.
+     */
+    private static final double OPPOSITE_COS = -Math.cos(Math.toRadians(10));
 
     /**
      * The thinnest place found.

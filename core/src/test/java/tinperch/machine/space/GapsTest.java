@@ -65,6 +65,16 @@ public class GapsTest {
         assertEquals(gaps.betweenShapes(s.home()).orElseThrow().mm(), -3, 1e-12);
     }
 
+    private static double overlap(Neighbour a, Neighbour b) {
+        double most = Double.NEGATIVE_INFINITY;
+        for (Along d : Along.values()) {
+            double ahead = d.of(b.corner()) - d.of(a.corner()) - d.of(a.size());
+            double behind = d.of(a.corner()) - d.of(b.corner()) - d.of(b.size());
+            most = Math.max(most, Math.max(ahead, behind));
+        }
+        return most;
+    }
+
     /** Pruned by boxes or not, the answer is the smallest of all pairs. */
     @Test
     public void theTightestPairIsFoundAmongMany() {
@@ -84,7 +94,9 @@ public class GapsTest {
                 for (Neighbour b : s.neighbours()) {
                     if (a.group().isEmpty() && !b.group().isEmpty()) {
                         Clearance c = Clearance.between(shapes.get(a.id()).tree(), shapes.get(b.id()).tree(), Placement.HERE);
-                        best = Math.min(best, c.intersects() ? -c.depthMm() : c.gapMm());
+                        boolean boxes = a.form() == Form.BOX && b.form() == Form.BOX;
+                        // Where two boxes overlap the depth is told by their boxes: the shortest way out along x, y or z.
+                        best = Math.min(best, !c.intersects() ? c.gapMm() : boxes ? overlap(a, b) : -c.depthMm());
                     }
                 }
             }
@@ -94,8 +106,7 @@ public class GapsTest {
                 assertEquals(along.get(i).getAsDouble(), new Gaps(s).betweenBoxes(Map.of("x", 10.0 * i)).orElseThrow().mm(), 1e-9);
             }
             double found = new Gaps(s, shapes).betweenShapes(s.home()).orElseThrow().mm();
-            // Where two boxes overlap the depth is told by their boxes.
-            assertTrue(Math.abs(found - best) < 1e-6 || found < 0 && best < 0, found + " " + best);
+            assertEquals(found, best, 1e-6, "round " + round);
         }
     }
 
@@ -141,8 +152,8 @@ public class GapsTest {
         Mesh fine = PLAIN.of(neighbour("r", "", Form.CYLINDER, Vec3.ZERO, new Vec3(40, 40, 90), "z"));
         assertTrue(Coarser.of(fine, 1_000_000) == fine);
         Mesh coarse = Coarser.of(fine, 60);
-        assertTrue(coarse.triangleCount() <= fine.triangleCount());
-        assertTrue(coarse.bounds().size().minus(fine.bounds().size()).length() < 20);
+        assertTrue(coarse.triangleCount() > 0 && coarse.triangleCount() <= 60, "as few as was asked for: " + coarse.triangleCount());
+        assertTrue(coarse.bounds().size().minus(fine.bounds().size()).length() < 9, "within a cell of the coarsest grid");
     }
 
     @Test

@@ -62,6 +62,24 @@ public class MeshRoundsTest {
         assertEquals(found.get(0).middle().z(), 12.5, 0.5);
     }
 
+    /** A block drilled through along x and y, the two holes meeting in the middle: each is one hole, as long as the block. */
+    @Test
+    public void aHoleThatAnotherCrossesIsOneHole() {
+        Solid block = Leaf.extrusion("block", Profile.rectangle(0, 0, 40, 30), Placement.HERE, 0, 20);
+        Solid crossed = block.minus(Leaf.extrusion("x", Profile.hole(0, 0, 8, 48), Placement.along(new Vec3(-30, 0, 10), Vec3.X, Vec3.Y), 0, 60))
+                .minus(Leaf.extrusion("y", Profile.hole(0, 0, 8, 48), Placement.along(new Vec3(0, -30, 10), Vec3.Y, Vec3.X), 0, 60));
+        List<MeshRounds.Round> found = holes(SolidKernel.evaluate(crossed, Tolerances.USUAL));
+        assertEquals(found.size(), 2, found.toString());
+        for (MeshRounds.Round r : found) {
+            assertEquals(r.length(), r.axis() == 0 ? 40 : 30, 0.01);
+            assertEquals(r.middle().minus(new Vec3(0, 0, 10)).length(), 0, 0.01);
+        }
+        // A web between them leaves two blind holes two.
+        Solid blind = block.minus(Leaf.extrusion("a", Profile.hole(0, 0, 8, 48), Placement.along(new Vec3(-30, 0, 10), Vec3.X, Vec3.Y), 0, 28))
+                .minus(Leaf.extrusion("b", Profile.hole(0, 0, 8, 48), Placement.along(new Vec3(2, 0, 10), Vec3.X, Vec3.Y), 0, 30));
+        assertEquals(holes(SolidKernel.evaluate(blind, Tolerances.USUAL)).size(), 2);
+    }
+
     @Test
     public void aBoxHasNone() {
         assertEquals(MeshRounds.of(SolidKernel.evaluate(Leaf.extrusion("box", Profile.rectangle(0, 0, 10, 20), Placement.HERE, 0, 5),

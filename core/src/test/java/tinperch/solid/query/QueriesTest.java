@@ -193,8 +193,13 @@ public class QueriesTest {
         assertEquals(List.of(w.feature(), w.otherFeature()).stream().sorted().toList(), List.of("box", "pocket"));
         assertEquals(w.from().distanceTo(w.to()), 1.5, 1e-9);
         // The corner of a wedge is no wall.
-        Leaf wedge = Leaf.extrusion("wedge", Profile.of(new double[] {0, 0, 30, 0, 30, 8}), Placement.HERE, 0, 20);
-        assertTrue(WallThickness.thinnest(TriangleTree.of(mesh(wedge)), 2).map(t -> t.mm() > 0.1).orElse(true));
+        for (double high : new double[] {8, 20, 29}) {
+            // 15°, 34° and 44°: whatever the spacing, what is found is the 20 mm from end to end.
+            Leaf wedge = Leaf.extrusion("wedge", Profile.of(new double[] {0, 0, 30, 0, 30, high}), Placement.HERE, 0, 20);
+            for (double spacing : new double[] {4, 2, 0.5}) {
+                assertEquals(WallThickness.thinnest(TriangleTree.of(mesh(wedge)), spacing).orElseThrow().mm(), 20, 1e-9, high + " at " + spacing);
+            }
+        }
     }
 
     @Test
@@ -204,6 +209,15 @@ public class QueriesTest {
         assertEquals(o.size(), 1);
         assertEquals(o.get(0).bridgeMm().orElseThrow(), 30, 1e-9);
         assertEquals(o.get(0).areaMm2(), 600, 1e-9);
+        // Made of two boards side by side it is the same bridge.
+        Solid boards = Solid.union(Leaf.extrusion("left board", Profile.rectangle(20, 5, 40, 10), Placement.HERE, 10, 13), Leaf.extrusion("right board", Profile.rectangle(20, 15, 40, 10), Placement.HERE, 10, 13),
+                box(0, 0, 0, 5, 20, 11), box(35, 0, 0, 5, 20, 11));
+        List<Overhangs> two = Overhangs.of(mesh(boards), Vec3.Z, 45);
+        assertTrue(two.size() >= 1 && two.stream().allMatch(x -> x.bridgeMm().isPresent() && Math.abs(x.bridgeMm().getAsDouble() - 30) < 1e-9), two.toString());
+        assertEquals(two.stream().mapToDouble(Overhangs::areaMm2).sum(), 600, 1e-9);
+        Solid across = Solid.union(Leaf.extrusion("near half", Profile.rectangle(10, 10, 20, 20), Placement.HERE, 10, 13), Leaf.extrusion("far half", Profile.rectangle(30, 10, 20, 20), Placement.HERE, 10, 13),
+                box(0, 0, 0, 5, 20, 11), box(35, 0, 0, 5, 20, 11));
+        assertTrue(Overhangs.of(mesh(across), Vec3.Z, 45).stream().allMatch(x -> x.bridgeMm().isPresent()), "halves that meet in the air carry each other");
         Solid shelf = Solid.union(box(0, 0, 10, 40, 20, 3), box(0, 0, 0, 5, 20, 11));
         assertEquals(Overhangs.of(mesh(shelf), Vec3.Z, 45).get(0).bridgeMm(), OptionalDouble.empty());
         // Lying on its back the shelf hangs nowhere.

@@ -44,6 +44,7 @@ final class Opening {
     private final LocalDateTime now;
     private final List<String> notes = new ArrayList<>();
     private Object key;
+    private boolean sweep;
 
     private Opening(Path file, boolean begin, LocalDateTime now) {
         this.file = file;
@@ -178,6 +179,8 @@ final class Opening {
             if (old || new Backups(file).isDue(now)) {
                 try {
                     new Backups(file).keep(copy, now);
+                    // What is swept is in the backup just made; the very first opening sweeps nothing.
+                    sweep = new Backups(file).list().size() > 1;
                 } catch (IOException e) {
                     LOG.warn("No backup could be made", e);
                     if (old) {
@@ -314,6 +317,12 @@ final class Opening {
             // Held until it is closed, by whatever name others come to the file.
             s.executeQuery("SELECT count(*) FROM sqlite_master").close();
             s.execute("BEGIN IMMEDIATE");
+            if (sweep) {
+                // Meshes no body names any more; every body has been read and found sound.
+                int gone = s.executeUpdate("DELETE FROM mesh WHERE " + java.util.stream.Stream.of("machine", "upgrade", "revision", "item")
+                        .map(t -> "NOT EXISTS (SELECT 1 FROM " + t + " WHERE instr(body, mesh.id) > 0)").collect(java.util.stream.Collectors.joining(" AND ")));
+                LOG.info("{} meshes nothing names were swept", gone);
+            }
             s.execute("COMMIT");
         } catch (SQLException e) {
             c.close();

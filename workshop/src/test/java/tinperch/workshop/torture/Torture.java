@@ -50,7 +50,7 @@ public final class Torture {
         Torture t = new Torture(seed, folder);
         try {
             t.readers(n);
-            t.bombs();
+            t.bombs(1024);
             t.stores(Math.max(1, n / 10));
             t.kills(Math.max(1, n / 50));
             t.fullDisk();
@@ -191,15 +191,19 @@ public final class Torture {
         return out.toByteArray();
     }
 
-    /** Small files that unpack, nest or count to more than anything can be. */
-    void bombs() throws IOException {
+    /**
+     * Small files that unpack, nest or count to more than anything can be.
+     *
+     * @param megabytes what each unpacks to
+     */
+    void bombs(int megabytes) throws IOException {
         Tally t = tally("bombs");
         byte[] megabyte = new byte[1 << 20];
         Arrays.fill(megabyte, (byte) ' ');
         Map<String, byte[]> all3mf = new LinkedHashMap<>();
-        all3mf.put("a gigabyte of blanks", packed("3D/3dmodel.model", 1024, megabyte));
+        all3mf.put("a gigabyte of blanks", packed("3D/3dmodel.model", megabytes, megabyte));
         all3mf.put("nested tags", packed("3D/3dmodel.model", 200, "<a>".repeat(5000).getBytes(StandardCharsets.US_ASCII)));
-        all3mf.put("a file beside the model", packed("Metadata/thumbnail.png", 1024, megabyte));
+        all3mf.put("a file beside the model", packed("Metadata/thumbnail.png", megabytes, megabyte));
         all3mf.put("one attribute without end", packed("3D/3dmodel.model", 64, joined("<model unit=\"".getBytes(StandardCharsets.US_ASCII), megabyte)));
         for (Map.Entry<String, byte[]> e : all3mf.entrySet()) {
             Path file = folder.resolve("bomb.3mf");
@@ -207,8 +211,8 @@ public final class Torture {
             t.give(e.getKey(), () -> checked(ModelFile.read(file, share -> true).mesh()));
         }
         Path line = folder.resolve("line.obj");
-        Files.write(line, joined("v ".getBytes(StandardCharsets.US_ASCII), "1".repeat(80 << 20).getBytes(StandardCharsets.US_ASCII)));
-        t.give("a line of 80 MB", () -> checked(ModelFile.read(line, share -> true).mesh()));
+        Files.write(line, joined("v ".getBytes(StandardCharsets.US_ASCII), "1".repeat(megabytes << 16).getBytes(StandardCharsets.US_ASCII)));
+        t.give("a line of " + megabytes / 16 + " MB", () -> checked(ModelFile.read(line, share -> true).mesh()));
         Files.delete(line);
     }
 

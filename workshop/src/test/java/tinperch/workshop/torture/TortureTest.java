@@ -10,9 +10,9 @@ public class TortureTest extends TempFolder {
     @Test(groups = "deep")
     public void nothingIsLostWithoutAWord() throws Exception {
         Torture t = new Torture(20_261_126, folder);
-        t.readers(60);
-        t.bombs();
-        t.stores(25);
+        t.readers(40);
+        t.bombs(48);
+        t.stores(15);
         t.kills(1);
         assertEquals(t.failures(), 0, t.failed().toString());
     }
