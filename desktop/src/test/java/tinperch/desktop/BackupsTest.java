@@ -22,7 +22,7 @@ public class BackupsTest extends WindowTest {
             return null;
         });
         waitFor(() -> text("backup-differs-0").contains("Avocet"), "it is not read");
-        assertEquals(text("backup-differs-0"), "the machine “Avocet” is as it was then.");
+        assertEquals(text("backup-differs-0"), "The machine “Avocet” is as it was then.");
         press("backup-0");
         assertEquals(desk.state().machine("avocet").orElseThrow().name(), "Avocet");
         assertEquals(text("backup-differs-0"), "The same as now.");

@@ -22,6 +22,9 @@ import tinperch.solid.Vec3;
  */
 public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> slackMm, double bendMm, int bendPoint) {
 
+    /** No machine has more that a cable rides on; each doubles what has to be looked at. */
+    private static final int MOST_AXES = 14;
+
     /**
      * Reckons. The way between the points is a sum of lengths that change straight with every axis, hence convex: it is longest where each
      * axis stands at one of its ends. Where it is bent most is looked for at those places and at home.
@@ -29,7 +32,7 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
     public static RunFit of(Run run, Surroundings space) {
         Set<String> riding = new HashSet<>();
         run.holds().forEach(h -> space.group(h.group()).ifPresent(g -> riding.addAll(g.axes())));
-        List<Axis> axes = space.axes().stream().filter(a -> riding.contains(a.name())).toList();
+        List<Axis> axes = space.axes().stream().filter(a -> riding.contains(a.name())).limit(MOST_AXES).toList();
         List<Map<String, Double>> poses = new ArrayList<>();
         for (int ends = 0; ends < 1 << axes.size(); ends++) {
             Map<String, Double> pose = new HashMap<>();

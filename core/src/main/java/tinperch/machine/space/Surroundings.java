@@ -107,14 +107,21 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
     public Optional<Bounds> reach() {
         Bounds all = null;
         for (Neighbour n : neighbours) {
-            for (int ends = 0; ends < 1 << axes.size(); ends++) {
-                Map<String, Double> pose = new HashMap<>();
-                for (int i = 0; i < axes.size(); i++) {
-                    pose.put(axes.get(i).name(), (ends >> i & 1) == 0 ? axes.get(i).fromMm() : axes.get(i).toMm());
+            Bounds still = n.reached().bounds(Vec3.ZERO);
+            Vec3 low = still.min();
+            Vec3 high = still.max();
+            // What each axis adds is added whatever the others do.
+            for (String name : group(n.group()).map(Group::axes).orElse(List.of())) {
+                Axis a = axis(name).orElse(null);
+                if (a != null) {
+                    Vec3 one = a.direction().times(a.fromMm());
+                    Vec3 other = a.direction().times(a.toMm());
+                    low = low.plus(new Vec3(Math.min(one.x(), other.x()), Math.min(one.y(), other.y()), Math.min(one.z(), other.z())));
+                    high = high.plus(new Vec3(Math.max(one.x(), other.x()), Math.max(one.y(), other.y()), Math.max(one.z(), other.z())));
                 }
-                Bounds b = bounds(n.reached(), pose);
-                all = all == null ? b : all.with(b);
             }
+            Bounds b = new Bounds(low, high);
+            all = all == null ? b : all.with(b);
         }
         return Optional.ofNullable(all);
     }

@@ -110,9 +110,10 @@ public final class Rasteriser {
     }
 
     private void resize(int w, int h) {
-        if (w != width || h != height) {
-            width = w;
-            height = h;
+        width = w;
+        height = h;
+        // Room for the largest picture so far: one draws for several turntables in turn.
+        if (argb.length < w * h) {
             argb = new int[w * h];
             depth = new float[w * h];
             faceAt = new int[w * h];

@@ -82,7 +82,7 @@ public final class Desk implements AutoCloseable {
             changed();
         });
         theme.setDark(workshop.preference("theme").map("dark"::equals).orElse(false));
-        theme.setTypeSize(workshop.preference("type size").map(Integer::parseInt).orElse(13));
+        theme.setTypeSize(workshop.preference("type size").filter(s -> s.matches("[1-9]\\d?")).map(Integer::parseInt).orElse(13));
         workshop.notice().ifPresent(n -> notice.set(new Notice(n, true)));
         goHome();
     }

@@ -1,6 +1,10 @@
 package tinperch.desktop.sheet;
 
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.application.Platform;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.view.Camera;
@@ -12,27 +16,40 @@ import tinperch.workshop.background.Latest;
 
 /** Paints the turntable's picture, at once while a hand moves it, else in the background. */
 final class TablePainter {
-    /** A picture and how to find the face under one of its pixels. */
-    private static final class Drawn {
+    /** What draws is large and drawn with for a moment only: all turntables share as few as are drawn with at once. */
+    private static final Deque<Brush> FREE = new ConcurrentLinkedDeque<>();
+    private static final int MOST_FREE = 2;
+
+    private static final class Brush {
         /** In the background one core is enough: the other draws the window. */
         private volatile Hands hands = Helpers.ALL;
         private final Rasteriser rasteriser = new Rasteriser((count, work) -> hands.each(count, work));
-        private int[] small = new int[0];
-        private Frame frame;
+    }
 
-        Picture draw(Frame f, Hands by) {
-            hands = by;
-            rasteriser.draw(f.scene, f.camera, f.width, f.height, f.paint);
-            frame = f;
-            if (!f.halved) {
-                return new Picture(rasteriser.argb(), f.width, f.height);
-            }
-            if (small.length != f.width * f.height / 4) {
-                small = new int[f.width * f.height / 4];
-            }
-            Halved.of(rasteriser.argb(), f.width, f.height, small, by);
-            return new Picture(small, f.width / 2, f.height / 2);
+    /** Draws, and lets whoever wants it read off what was drawn. */
+    private static <T> T drawn(Frame f, Hands by, Function<Rasteriser, T> read) {
+        Brush brush = FREE.pollFirst();
+        if (brush == null) {
+            brush = new Brush();
         }
+        brush.hands = by;
+        brush.rasteriser.draw(f.scene, f.camera, f.width, f.height, f.paint);
+        T t = read.apply(brush.rasteriser);
+        if (FREE.size() < MOST_FREE) {
+            FREE.addFirst(brush);
+        }
+        return t;
+    }
+
+    private static Picture picture(Frame f, Hands by) {
+        return drawn(f, by, r -> {
+            if (!f.halved) {
+                return new Picture(Arrays.copyOf(r.argb(), f.width * f.height), f.width, f.height);
+            }
+            int[] small = new int[f.width * f.height / 4];
+            Halved.of(r.argb(), f.width, f.height, small, by);
+            return new Picture(small, f.width / 2, f.height / 2);
+        });
     }
 
     /**
@@ -47,38 +64,33 @@ final class TablePainter {
     record Picture(int[] argb, int width, int height) {}
 
     private final Latest soon = new Latest("turntable", Platform::runLater);
-    private Drawn shown = new Drawn();
-    private Drawn next = new Drawn();
+    private Frame shown;
 
     /** Paints now; what was still to come is not wanted any more. */
     Picture now(Frame f) {
         soon.cancel();
-        return shown.draw(f, Helpers.ALL);
+        shown = f;
+        return picture(f, Helpers.ALL);
     }
 
     /** Paints in the background and hands the picture over, unless something newer is painted before. */
     void soon(Frame f, Consumer<Picture> done) {
         soon.ask(ticket -> {
-            Drawn by = next;
-            synchronized (by) {
-                Picture p = by.draw(f, Hands.ONE);
-                ticket.deliver(() -> {
-                    next = shown;
-                    shown = by;
-                    done.accept(p);
-                });
-            }
+            Picture p = picture(f, Hands.ONE);
+            ticket.deliver(() -> {
+                shown = f;
+                done.accept(p);
+            });
         });
     }
 
-    /** The face under a place of the screen, or -1. */
+    /** The face under a place of the screen, or -1; drawn once more to find out, which a click can wait for. */
     int faceAt(double x, double y) {
-        int k = shown.frame == null ? 1 : shown.frame.scale;
-        return shown.rasteriser.faceAt((int) (x * k), (int) (y * k));
+        return shown == null ? -1 : drawn(shown, Helpers.ALL, r -> r.faceAt((int) (x * shown.scale), (int) (y * shown.scale)));
     }
 
     /** What is shown; null before anything was. */
     Frame frame() {
-        return shown.frame;
+        return shown;
     }
 }

@@ -69,6 +69,8 @@ public final class Shots {
     }
 
     private void begin(Path file, int width, int height, boolean dark) {
+        // Opened once before, so that there is a backup to be seen.
+        TinPerchApp.openWorkshop(file, true).close();
         Workshop workshop = TinPerchApp.openWorkshop(file, true);
         desk = new Desk(workshop);
         if (dark) {
@@ -173,6 +175,10 @@ public final class Shots {
         step("model-part", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.SHAPE));
         detail("model-print", () -> desk.goTo(desk.state().upgrade("turnstone-guard").orElseThrow(), Station.PRINT));
         step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
+        detail("backups", () -> {
+            desk.workshop().edit("rename", s -> s.with(s.machine("ruff").orElseThrow().withName("Ruff the second")));
+            desk.placeProperty().set(new Desk.Place.AtBackups());
+        });
         detail("finder", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((Button) find("#find")).fire();

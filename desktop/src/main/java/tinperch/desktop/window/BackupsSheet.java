@@ -68,7 +68,7 @@ final class BackupsSheet extends Scroller implements View {
         Optional<Backups.Content> content = read.get(b);
         List<String> differs = content == null || content.isEmpty() ? List.of() : Backups.differences(desk.state(), content.get().state());
         String words = content == null ? "Being read …" : content.isEmpty() ? "It is damaged or cannot be read; it is left where it is." : differs.isEmpty() ? "The same as now."
-                : String.join("; ", differs.subList(0, Math.min(MOST_SAID, differs.size()))) + (differs.size() > MOST_SAID ? " and " + (differs.size() - MOST_SAID) + " more" : "") + ".";
+                : sentence(differs.subList(0, Math.min(MOST_SAID, differs.size()))) + (differs.size() > MOST_SAID ? " and " + (differs.size() - MOST_SAID) + " more" : "") + ".";
         Label what = Ui.id(Ui.text(words, "faint"), "backup-differs-" + all.indexOf(b));
         Column text = new Column(3, Ui.label(WHEN.format(b.at()), "strong"), what);
         HBox.setHgrow(text, Priority.ALWAYS);
@@ -79,6 +79,11 @@ final class BackupsSheet extends Scroller implements View {
         row.setAlignment(Pos.CENTER_LEFT);
         row.getStyleClass().add("panel");
         return row;
+    }
+
+    private static String sentence(List<String> all) {
+        String s = String.join("; ", all);
+        return s.substring(0, 1).toUpperCase(Locale.ROOT) + s.substring(1);
     }
 
     private void back(Backups.Backup b, Backups.Content content) {

@@ -48,6 +48,8 @@ public final class TinPerchApp extends Application {
             first.run();
             if (fresh && demo) {
                 setAside(file);
+                // Its backups stay; nobody has to be asked whether they are wanted.
+                return filled(WorkshopStore.begin(file), true);
             }
             return openWorkshop(file, demo);
         });

@@ -268,8 +268,10 @@ public final class Torture {
                 int confirmed = 0;
                 try (BufferedReader out = new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
                     for (String line = out.readLine(); line != null && confirmed < after; line = out.readLine()) {
-                        confirmed = Integer.parseInt(line);
+                        // Others may write there too.
+                        confirmed = line.startsWith("confirmed ") ? Integer.parseInt(line.substring(10)) : confirmed;
                     }
+                } finally {
                     child.destroyForcibly().waitFor();
                 }
                 try (Workshop w = new Workshop(WorkshopStore.open(file))) {
@@ -288,7 +290,7 @@ public final class Torture {
             for (int i = 1; i < 10_000; i++) {
                 int n = i;
                 w.edit("name", s -> s.with(s.machines().get(0).withName("n" + n)));
-                System.out.println(i);
+                System.out.println("confirmed " + i);
                 System.out.flush();
             }
         }
