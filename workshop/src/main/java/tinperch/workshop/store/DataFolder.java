@@ -51,6 +51,17 @@ public final class DataFolder {
         }
     }
 
+    /** Closes the usual data folder to others, should an earlier version have made it open to them; a folder somebody named is left as it is. */
+    static void ownIfOurs(Path folder) {
+        try {
+            if (isPosix(folder) && Files.isDirectory(folder) && Files.exists(path()) && Files.isSameFile(folder, path())) {
+                Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwx------"));
+            }
+        } catch (IOException e) {
+            LOG.debug("{} keeps its permissions", folder, e);
+        }
+    }
+
     /** Lets only its owner read and write a file. */
     static void own(Path file) {
         try {

@@ -117,6 +117,7 @@ final class Opening {
             throw new StoreFault(StoreFault.Kind.NOT_OURS, file + " is a folder, not a workshop file. Nothing was changed.", null);
         }
         boolean fresh = !Files.exists(file);
+        DataFolder.ownIfOurs(file.getParent());
         if (fresh) {
             create();
         }
