@@ -115,8 +115,9 @@ public final class SharedFile {
         } catch (FileFault e) {
             throw new FileFault("“" + file.getFileName() + "” is no workshop file that can be read, and nothing was changed. " + e.getMessage()
                     + " docs/WORKSHOP-FORMAT.md tells what it should be.", e);
-        } catch (IOException e) {
-            throw new FileFault(file + " cannot be read: " + e.getMessage() + ". Nothing was changed.", e);
+        } catch (IOException | IllegalArgumentException e) {
+            // A name inside a damaged archive need not even be letters.
+            throw new FileFault("“" + file.getFileName() + "” cannot be read (" + (e.getMessage() == null ? "it ends too early" : e.getMessage()) + "). Nothing was changed.", e);
         }
     }
 

@@ -190,4 +190,20 @@ public class SharedFileTest extends TempFolder {
         assertEquals(f.severity(), Severity.LOOK);
         assertTrue(f.why().contains("say where the part mounts") || f.why().contains("is gone from"), f.why());
     }
+
+    /** A name in a damaged archive that is not even letters, and one that ends in the middle of itself: found by the torture. */
+    @Test
+    public void aNameThatIsNoLettersIsRefusedInASentence() throws Exception {
+        java.nio.file.Path file = java.nio.file.Files.createTempFile("tinperch", ".zip");
+        try {
+            byte[] zip = {'P', 'K', 3, 4, 20, 0, 0, 8, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 3, 0, 0, 0, (byte) 0xC3, (byte) 0x28, (byte) 0xFF};
+            for (int length : new int[] {zip.length, 31, 12, 3}) {
+                java.nio.file.Files.write(file, java.util.Arrays.copyOf(zip, length));
+                String m = org.testng.Assert.expectThrows(tinperch.files.FileFault.class, () -> SharedFile.read(file)).getMessage();
+                org.testng.Assert.assertTrue(m.endsWith(".") && !m.contains("null"), m);
+            }
+        } finally {
+            java.nio.file.Files.delete(file);
+        }
+    }
 }
