@@ -55,7 +55,7 @@ public class RunTest {
             }
             Run c = cable(0, holds);
             double most = RunFit.of(c, SPACE).longestMm();
-            for (int k = 0; k < 40; k++) {
+            for (int thrown = 0; thrown < 40; thrown++) {
                 List<Vec3> p = c.points(SPACE, Map.of("x", 200 * r.nextDouble(), "z", 100 * r.nextDouble()));
                 double way = 0;
                 for (int i = 1; i < p.size(); i++) {
