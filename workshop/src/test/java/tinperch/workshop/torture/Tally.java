@@ -9,11 +9,9 @@ import tinperch.workshop.store.StoreFault;
 
 /** Counts what came of trying something again and again. */
 final class Tally {
-    /** A reader that takes longer hangs; a process that is killed may take longer to come up on a busy machine. */
-    private static final long SLOW_NS = 10_000_000_000L;
-    private static final long SLOW_PROCESS_NS = 60_000_000_000L;
 
     private final String name;
+    private final long slowNs;
     private int tried;
     private int right;
     private int refused;
@@ -25,8 +23,10 @@ final class Tally {
         String at() throws Exception;
     }
 
-    Tally(String name) {
+    /** @param slowS whatever takes longer counts as failed, s */
+    Tally(String name, int slowS) {
         this.name = name;
+        slowNs = slowS * 1_000_000_000L;
     }
 
     void give(String what, Try work) {
@@ -51,7 +51,7 @@ final class Tally {
         }
         long took = System.nanoTime() - t;
         slowestNs = Math.max(slowestNs, took);
-        if (took > (name.startsWith("kills") ? SLOW_PROCESS_NS : SLOW_NS)) {
+        if (took > slowNs) {
             failed.add(what + ": took " + took / 1_000_000_000 + " s");
         }
     }
