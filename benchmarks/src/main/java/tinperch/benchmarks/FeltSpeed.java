@@ -51,6 +51,8 @@ public final class FeltSpeed {
     private static final long MOST_NS = 4_000_000_000L;
     /** Asking more often would itself be felt. */
     private static final long ASK_MS = 4;
+    /** Of a person who looks before turning on; none with {@code -Dfelt.hasty=true}. */
+    private static final long REST_MS = Boolean.getBoolean("felt.hasty") ? 0 : 4000;
     private static final String BLOWER = "avocet-blower";
 
     private final AtomicLong lastPulse = new AtomicLong();
@@ -221,6 +223,17 @@ public final class FeltSpeed {
 
     private void machines(PrintStream out) throws Exception {
         List<Machine> machines = desk.state().machines();
+        // As somebody does who looks at each sheet for a moment first.
+        for (Machine m : machines) {
+            act(out, "the sheet of " + m.id() + " for the first time", 1, n -> desk.goTo(m));
+            Thread.sleep(REST_MS);
+            act(out, "its other pages for the first time", 4, n -> desk.goTo(Page.values()[n + 1]));
+            onFx(() -> {
+                desk.goTo(Page.SHEET);
+                return null;
+            });
+            Thread.sleep(REST_MS);
+        }
         act(out, "to a machine's sheet", 12, n -> desk.goTo(machines.get(n % machines.size())));
         act(out, "from page to page of a machine", 20, n -> desk.goTo(Page.values()[(n + 1) % Page.values().length]));
         onFx(() -> {

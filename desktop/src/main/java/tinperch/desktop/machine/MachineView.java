@@ -72,6 +72,13 @@ public final class MachineView extends VBox implements View {
         later.addAll(List.of(Page.SURROUNDINGS, Page.READINGS, Page.BOOK, Page.MODELS));
     }
 
+    /** Fills the sheet in before anybody comes to it. */
+    public void prepare() {
+        form.refresh();
+        tabs.refresh(form.machine(), Page.SHEET);
+        sheet.refresh();
+    }
+
     private void put(Page page, Node node) {
         pages.put(page, node);
         stack.getChildren().add(node);

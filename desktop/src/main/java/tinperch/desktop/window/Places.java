@@ -3,16 +3,19 @@ package tinperch.desktop.window;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.MachineView;
+import tinperch.machine.Machine;
 
 /**
  * The place one is at, and the machines one was at lately: those stay in the window, put away, so that coming back
- * to one is quick. One more view lies ready, made while nothing else happens, for a machine that was not looked at yet.
+ * to one is quick. While nothing else happens the sheets of the machines one may come to next are made, and one more view lies ready
+ * for any other.
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
@@ -34,16 +37,21 @@ final class Places extends StackPane {
     MachineView machine(String machineId) {
         MachineView view = kept.get(machineId);
         if (view == null) {
-            view = spare != null ? spare : new MachineView(desk);
-            spare = null;
-            view.aim(machineId);
-            kept.put(machineId, view);
+            view = aimed(machineId);
         }
         if (kept.size() > MOST) {
             String oldest = kept.keySet().iterator().next();
             getChildren().remove(kept.remove(oldest));
         }
         resting.playFromStart();
+        return view;
+    }
+
+    private MachineView aimed(String machineId) {
+        MachineView view = spare != null ? spare : new MachineView(desk);
+        spare = null;
+        view.aim(machineId);
+        kept.put(machineId, view);
         return view;
     }
 
@@ -68,9 +76,24 @@ final class Places extends StackPane {
         }
         spare = new MachineView(desk);
         getChildren().add(0, spare);
-        spare.applyCss();
-        spare.resize(getWidth(), getHeight());
-        spare.layout();
+        layOut(spare);
         Ui.putAway(spare, true);
+        if (kept.size() < MOST) {
+            desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
+        }
+    }
+
+    /** Makes the sheet of a machine nobody has come to yet; the frames after bring its panels. */
+    private void makeSheet(String machineId) {
+        MachineView view = aimed(machineId);
+        view.prepare();
+        Platform.runLater(() -> layOut(view));
+        resting.playFromStart();
+    }
+
+    private void layOut(MachineView view) {
+        view.applyCss();
+        view.resize(getWidth(), getHeight());
+        view.layout();
     }
 }
