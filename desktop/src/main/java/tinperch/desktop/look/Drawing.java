@@ -7,16 +7,15 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Region;
 
 /** Something drawn on a canvas that fills it, drawn again when its size or the colours change. */
-public abstract class Drawing extends Region {
+public abstract class Drawing extends Region implements Resting {
     private final Theme theme;
-    private final Canvas canvas = new Canvas();
+    private Canvas canvas;
+    private boolean resting;
     // Held here, and only weakly by the theme, which outlives every page.
     private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
 
     protected Drawing(Theme theme) {
         this.theme = theme;
-        canvas.setManaged(false);
-        getChildren().add(canvas);
         theme.paletteProperty().addListener(new WeakChangeListener<>(repaint));
     }
 
@@ -29,13 +28,37 @@ public abstract class Drawing extends Region {
 
     /** Draws again; to be called when what is shown has changed. */
     protected final void draw() {
+        if (canvas == null) {
+            return;
+        }
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         paint(g, theme.palette(), canvas.getWidth(), canvas.getHeight());
     }
 
     @Override
+    public void rest() {
+        resting = true;
+        getChildren().remove(canvas);
+        canvas = null;
+    }
+
+    @Override
+    public void wake() {
+        resting = false;
+        requestLayout();
+    }
+
+    @Override
     protected void layoutChildren() {
+        if (resting) {
+            return;
+        }
+        if (canvas == null) {
+            canvas = new Canvas();
+            canvas.setManaged(false);
+            getChildren().add(canvas);
+        }
         canvas.setWidth(getWidth());
         canvas.setHeight(getHeight());
         draw();

@@ -46,6 +46,13 @@ public final class InkView extends ImageView {
         return leaf.ink;
     }
 
+    /** Lets the pictures go until the next is begun. */
+    public void rest() {
+        leaves[0] = null;
+        leaves[1] = null;
+        setImage(null);
+    }
+
     /** Pixels of the picture for one of the window's units. */
     public double pxPerUnit() {
         return pxPerUnit;

@@ -84,6 +84,28 @@ public final class Ui {
         page.getProperties().put(PUT_AWAY, away);
     }
 
+    /** The same for what one comes back to less often: it lets its large pictures go meanwhile. */
+    public static void putFarAway(Node place, boolean away) {
+        boolean before = Boolean.TRUE.equals(place.getProperties().get(PUT_AWAY));
+        putAway(place, away);
+        if (before != away) {
+            pictures(place, away);
+        }
+    }
+
+    private static void pictures(Node of, boolean away) {
+        if (of instanceof Resting r) {
+            if (away) {
+                r.rest();
+            } else {
+                r.wake();
+            }
+        }
+        if (of instanceof Parent p) {
+            p.getChildrenUnmodifiable().forEach(n -> pictures(n, away));
+        }
+    }
+
     /** Shows a node, or takes its room away too. */
     public static void see(Node node, boolean seen) {
         node.setVisible(seen);

@@ -22,6 +22,7 @@ import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Ui;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
+import tinperch.machine.Machine;
 import tinperch.machine.model.Model;
 import tinperch.machine.space.Shape;
 import tinperch.solid.Mesh;
@@ -103,15 +104,24 @@ final class ModelsPanel extends Column implements View {
         complain("Stopped; nothing was brought in.");
     }
 
-    private void take(ReadModel read) {
+    private void take(List<ReadModel> read) {
         busy("");
         try {
-            desk.workshop().keep(read.blob());
+            for (ReadModel r : read) {
+                desk.workshop().keep(r.blob());
+            }
         } catch (StoreFault e) {
             complain(e.getMessage());
             return;
         }
-        edits.edit("bring in " + read.name(), m -> m.with(read.model(BookEdit.freshId())));
+        String what = read.size() == 1 ? read.get(0).name() : read.size() + " models of one file";
+        edits.edit("bring in " + what, m -> {
+            Machine with = m;
+            for (ReadModel r : read) {
+                with = with.with(r.model(BookEdit.freshId()));
+            }
+            return with;
+        });
     }
 
     private void busy(String what) {

@@ -175,6 +175,12 @@ final class SpaceViews extends Drawing {
         SpaceTags.paint(g, p, tags);
     }
 
+    @Override
+    public void rest() {
+        super.rest();
+        lines.rest();
+    }
+
     private SpacePointer pointer() {
         return new SpacePointer(views, space, pose);
     }

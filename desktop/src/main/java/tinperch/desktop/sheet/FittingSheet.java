@@ -14,6 +14,7 @@ import javafx.scene.layout.Pane;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.InkView;
 import tinperch.desktop.look.Palette;
+import tinperch.desktop.look.Resting;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.DrawingFact.Drawing;
 import tinperch.fact.DrawingFact;
@@ -33,7 +34,7 @@ import tinperch.solid.view.Ink;
  * The part in three drawn views to one scale — from above, the front below it, the side beside that — with its
  * dimensions on the drawing, and the turntable in the free corner. A click on a flat face picks it, here and there.
  */
-public final class FittingSheet extends Pane {
+public final class FittingSheet extends Pane implements Resting {
     private final Desk desk;
     private final InkView lines = new InkView();
     private final Turntable turntable;
@@ -156,6 +157,16 @@ public final class FittingSheet extends Pane {
         Mesh apart = Mesh.gathered(shown.stream().map(drawing.placed()::get).toList(), shown.stream().map(i -> pieces.get(i).pull().times(pull)).toList(),
                 (k, feature) -> pieces.get(shown.get(k)).id() + DrawingFact.OF + feature);
         turntable.prepare(apart, FeatureEdges.of(apart), pull > 0 || !alone.isEmpty() ? List.of() : drawing.held(), apart.bounds());
+    }
+
+    @Override
+    public void rest() {
+        lines.rest();
+    }
+
+    @Override
+    public void wake() {
+        requestLayout();
     }
 
     @Override

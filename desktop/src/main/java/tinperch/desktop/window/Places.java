@@ -58,12 +58,12 @@ final class Places extends StackPane {
     void show(Node view) {
         getChildren().removeIf(n -> n != view && n != spare && !kept.containsValue(n));
         for (Node n : getChildren()) {
-            Ui.putAway(n, n != view);
+            Ui.putFarAway(n, n != view);
         }
         if (!getChildren().contains(view)) {
             getChildren().add(view);
         }
-        Ui.putAway(view, false);
+        Ui.putFarAway(view, false);
     }
 
     private void makeReady() {

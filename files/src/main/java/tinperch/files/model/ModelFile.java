@@ -7,26 +7,68 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import tinperch.files.FileFault;
 import tinperch.files.obj.ObjFile;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
 import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
 
 /**
  * A model read from a file.
  *
  * @param name the file's name without its ending
- * @param mesh as it stands in the file; in mm when {@code unitKnown}
- * @param note what of it was left out, in a sentence; empty for nothing
+ * @param pieces its bodies, one at least; only a 3MF tells several apart
  * @param unitKnown whether the file said which unit it uses; STL and OBJ never do
+ * @param note what of it was left out or put together, in a sentence; empty for nothing
  */
-public record ModelFile(String name, Mesh mesh, boolean unitKnown, String note) {
-    private static ModelFile of(String name, ThreeMfFile.Content c) {
-        return new ModelFile(name, c.mesh(), true, c.note());
+public record ModelFile(String name, List<Piece> pieces, boolean unitKnown, String note) {
+    /** A build of more different things than this is one body: nobody wants a hundred models. */
+    private static final int MOST_PIECES = 24;
+
+    /**
+     * One body.
+     *
+     * @param name as the file calls it, or the file's own
+     * @param count how often the file builds it
+     * @param mesh as it stands in the file; in mm when the unit is known
+     */
+    public record Piece(String name, int count, Mesh mesh) {}
+
+    public ModelFile {
+        pieces = List.copyOf(pieces);
     }
 
+    /** All bodies as one. */
+    public Mesh mesh() {
+        List<Mesh> all = pieces.stream().map(Piece::mesh).toList();
+        return all.size() == 1 ? all.get(0) : Mesh.gathered(all, all.stream().map(m -> Vec3.ZERO).toList(), (i, feature) -> feature);
+    }
+
+    private static ModelFile of(String name, Mesh mesh) {
+        return new ModelFile(name, List.of(new Piece(name, 1, mesh)), false, "");
+    }
+
+    private static ModelFile of(String name, ThreeMfFile.Content c) {
+        Map<String, List<ThreeMfFile.Piece>> alike = new LinkedHashMap<>();
+        c.pieces().forEach(p -> alike.computeIfAbsent(p.like(), k -> new ArrayList<>()).add(p));
+        if (alike.size() > MOST_PIECES) {
+            String together = "Its " + alike.size() + " objects came as one.";
+            return new ModelFile(name, List.of(new Piece(name, 1, c.mesh())), true, c.note().isEmpty() ? together : c.note() + " " + together);
+        }
+        List<Piece> pieces = new ArrayList<>();
+        for (List<ThreeMfFile.Piece> same : alike.values()) {
+            ThreeMfFile.Piece first = same.get(0);
+            String own = first.name().isBlank() ? name + " " + (pieces.size() + 1) : first.name().strip();
+            pieces.add(new Piece(alike.size() == 1 ? name : own, same.size(), first.mesh()));
+        }
+        return new ModelFile(name, pieces, true, c.note());
+    }
 
     /**
      * Reads STL, OBJ or 3MF, whichever its first bytes and its ending say it is.
@@ -47,8 +89,8 @@ public record ModelFile(String name, Mesh mesh, boolean unitKnown, String note) 
                 return of(name, ThreeMfFile.read(file, progress));
             }
             return switch (ending) {
-                case "obj" -> new ModelFile(name, ObjFile.read(in), false, "");
-                case "stl" -> new ModelFile(name, StlFile.read(in), false, "");
+                case "obj" -> of(name, ObjFile.read(in));
+                case "stl" -> of(name, StlFile.read(in));
                 case "3mf" -> of(name, ThreeMfFile.read(file, progress));
                 default -> throw new FileFault("“" + full + "” is neither STL nor OBJ nor 3MF. Nothing was imported; export the "
                         + "model in one of these.");

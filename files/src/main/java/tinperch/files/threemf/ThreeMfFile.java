@@ -18,6 +18,7 @@ import javax.xml.stream.XMLStreamWriter;
 import tinperch.files.model.Progress;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
 import tinperch.solid.SinglePrecision;
 
 /** Writes parts as 3MF and reads what one builds. */
@@ -28,14 +29,38 @@ public final class ThreeMfFile {
     private ThreeMfFile() {}
 
     /**
+     * One thing the file builds.
+     *
+     * @param name as its object is called there; may be empty
+     * @param like the same for things that are the same object, turned and scaled the same way
+     * @param mesh in mm whatever the file's unit, where the build puts it
+     */
+    public record Piece(String name, String like, Mesh mesh) {}
+
+    /**
      * What was read.
      *
-     * @param mesh in mm whatever the file's unit
+     * @param pieces all that is built, one at least
      * @param unit the unit the file is written in
      * @param metadata name → text, "Title", "Description" …
      * @param note what was left out, in a sentence; empty for nothing
      */
-    public record Content(Mesh mesh, String objectName, String unit, Map<String, String> metadata, String note) {}
+    public record Content(List<Piece> pieces, String unit, Map<String, String> metadata, String note) {
+        public Content {
+            pieces = List.copyOf(pieces);
+        }
+
+        /** All that is built, as it stands there, as one mesh. */
+        public Mesh mesh() {
+            List<Mesh> all = pieces.stream().map(Piece::mesh).toList();
+            return all.size() == 1 ? all.get(0) : Mesh.gathered(all, all.stream().map(m -> Vec3.ZERO).toList(), (i, feature) -> feature);
+        }
+
+        /** What the first piece with a name is called; empty when none has one. */
+        public String objectName() {
+            return pieces.stream().map(Piece::name).filter(n -> !n.isEmpty()).findFirst().orElse("");
+        }
+    }
 
     /**
      * An object to write.
@@ -171,7 +196,7 @@ public final class ThreeMfFile {
     }
 
     /**
-     * Reads what a 3MF builds: all objects of its build where their transforms put them, as one mesh of several pieces.
+     * Reads what a 3MF builds: all objects of its build where their transforms put them, each a piece of its own; what an object is put together from stays together.
      *
      * @throws FileFault in plain words when it cannot be used
      */

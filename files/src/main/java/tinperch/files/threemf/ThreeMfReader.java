@@ -24,7 +24,6 @@ import tinperch.files.FileFault;
 import tinperch.files.MeshGrower;
 import tinperch.files.model.Progress;
 import tinperch.files.model.Stopped;
-import tinperch.solid.Mesh;
 
 /**
  * Reads a 3MF as its core specification says: the root model the package names, the items of its build with their transforms, components of
@@ -46,7 +45,7 @@ final class ThreeMfReader {
     private final Progress progress;
     private final Map<String, Model> models = new HashMap<>();
     private final Map<String, String> entries = new HashMap<>();
-    private final MeshGrower all = new MeshGrower();
+    private MeshGrower growing = new MeshGrower();
     private final Set<String> leftOut = new java.util.TreeSet<>();
     private int placed;
     private int read;
@@ -108,17 +107,23 @@ final class ThreeMfReader {
             model.things.values().forEach(t -> t.components.forEach(u -> used.add(u.id)));
             model.order.stream().filter(id -> !used.contains(id)).forEach(id -> build.add(new Use("", id, Transform.NONE)));
         }
-        String name = "";
+        List<ThreeMfFile.Piece> pieces = new ArrayList<>();
+        long triangles = 0;
         for (Use u : build) {
-            Thing t = thing(root, u);
-            name = name.isEmpty() ? t.name : name;
+            growing = new MeshGrower();
             put(root, u, Transform.NONE, 0, new HashSet<>());
+            triangles += growing.triangles();
+            if (triangles > MeshGrower.MOST_TRIANGLES) {
+                throw new FileFault("The 3MF builds more than " + MeshGrower.MOST_TRIANGLES / 1_000_000 + " million triangles; it was left alone.");
+            }
+            if (growing.triangles() > 0) {
+                pieces.add(new ThreeMfFile.Piece(thing(root, u).name, u.path + "#" + u.id + u.at.turn(), growing.mesh().scaled(toMm)));
+            }
         }
-        if (all.triangles() == 0) {
+        if (pieces.isEmpty()) {
             throw new FileFault("The 3MF holds no triangles" + (leftOut.isEmpty() ? "" : " besides " + String.join(", ", leftOut)) + ". Nothing was imported.");
         }
-        Mesh mesh = all.mesh().scaled(toMm);
-        return new ThreeMfFile.Content(mesh, name, model.unit, model.metadata, leftOut.isEmpty() ? "" : "Left out: " + String.join(", ", leftOut) + ".");
+        return new ThreeMfFile.Content(pieces, model.unit, model.metadata, leftOut.isEmpty() ? "" : "Left out: " + String.join(", ", leftOut) + ".");
     }
 
     /** Entries are asked for without a slash before them and in small letters, as the package convention compares them. */
@@ -314,7 +319,7 @@ final class ThreeMfReader {
             if (!progress.at(0.9)) {
                 throw new Stopped();
             }
-            at.put(t.mesh.mesh(), all);
+            at.put(t.mesh.mesh(), growing);
         }
         String in = u.path.isEmpty() ? entry : u.path;
         for (Use c : t.components) {

@@ -39,6 +39,11 @@ record Transform(double[] m) {
         return m[0] * (m[4] * m[8] - m[5] * m[7]) - m[1] * (m[3] * m[8] - m[5] * m[6]) + m[2] * (m[3] * m[7] - m[4] * m[6]);
     }
 
+    /** How it turns, scales and mirrors, without the shift, in words that are the same for the same. */
+    String turn() {
+        return Arrays.toString(Arrays.copyOf(m, 9));
+    }
+
     /** This first, then another. */
     Transform then(Transform o) {
         double[] r = new double[12];

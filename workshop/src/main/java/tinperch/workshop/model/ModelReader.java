@@ -2,6 +2,7 @@ package tinperch.workshop.model;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -20,18 +21,18 @@ public final class ModelReader implements AutoCloseable {
     }
 
     /** Reads a file; progress is told in steps, then one of the two receivers is called unless it was stopped. */
-    public void read(Path file, DoubleConsumer progress, Consumer<ReadModel> done, Consumer<String> failed) {
+    public void read(Path file, DoubleConsumer progress, Consumer<List<ReadModel>> done, Consumer<String> failed) {
         double[] told = {-1};
         latest.ask(ticket -> {
             try {
-                ReadModel model = ReadModel.of(file, share -> {
+                List<ReadModel> models = ReadModel.of(file, share -> {
                     if (share - told[0] > STEP) {
                         told[0] = share;
                         ticket.deliver(() -> progress.accept(share));
                     }
                     return ticket.counts();
                 });
-                ticket.deliver(() -> done.accept(model));
+                ticket.deliver(() -> done.accept(models));
             } catch (Stopped e) {
                 // Whoever stopped it knows.
             } catch (IOException e) {

@@ -2,6 +2,7 @@ package tinperch.workshop.model;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
@@ -16,7 +17,7 @@ import tinperch.solid.Vec3;
 import tinperch.solid.shape.MeshMending;
 
 /**
- * A model read and mended, not yet kept.
+ * A body of a model's file, read and mended, not yet kept.
  *
  * @param mesh in the unit of its file
  * @param blob the same as it will be kept
@@ -30,30 +31,41 @@ public record ReadModel(String name, Mesh mesh, MeshBlob blob, MeshMending.Repor
     private static final double READING = 0.4;
 
     /**
-     * Reads and mends.
+     * Reads and mends every body of a file.
      *
      * @throws FileFault in plain words when it cannot be used
      * @throws Stopped when the progress said to stop
      */
-    public static ReadModel of(Path file, Progress progress) throws IOException {
+    public static List<ReadModel> of(Path file, Progress progress) throws IOException {
         ModelFile f = ModelFile.read(file, share -> progress.at(READING * share));
-        if (f.mesh().triangleCount() == 0) {
-            throw new FileFault("“" + f.name() + "” holds no triangles. Nothing was imported.");
+        List<ReadModel> all = new ArrayList<>();
+        int n = f.pieces().size();
+        for (ModelFile.Piece p : f.pieces()) {
+            double from = READING + (1 - READING) * all.size() / n;
+            all.add(mended(f, p, share -> progress.at(from + (1 - READING) * share / n)));
+        }
+        return all;
+    }
+
+    private static ReadModel mended(ModelFile f, ModelFile.Piece p, Progress progress) throws IOException {
+        if (p.mesh().triangleCount() == 0) {
+            throw new FileFault("“" + p.name() + "” holds no triangles. Nothing was imported.");
         }
         try {
-            Vec3 size = f.mesh().bounds().size();
-            MeshMending.Mended mended = MeshMending.mend(f.name(), f.mesh(), Math.max(1e-9, WELD_SHARE * size.length()), () -> !progress.at(0.6));
-            check(progress, 0.85);
+            Vec3 size = p.mesh().bounds().size();
+            MeshMending.Mended mended = MeshMending.mend(p.name(), p.mesh(), Math.max(1e-9, WELD_SHARE * size.length()), () -> !progress.at(0.3));
+            check(progress, 0.75);
             Mesh bare = mended.mesh().bare();
             MeshBlob blob = MeshBlob.of(bare);
             check(progress, 1);
-            return new ReadModel(f.name(), bare, blob, mended.report(), f.unitKnown(), f.note());
+            String often = p.count() > 1 ? "The file builds it " + p.count() + " times." : "";
+            return new ReadModel(p.name(), bare, blob, mended.report(), f.unitKnown(), (often + " " + f.note()).strip());
         } catch (Stop.Stopped e) {
             throw new Stopped();
         } catch (SolidException e) {
             throw new FileFault(e.getMessage() + " Nothing was imported.", e);
         } catch (OutOfMemoryError e) {
-            throw new FileFault("“" + f.name() + "” is too large for the memory there is. Nothing was imported; make it coarser.", e);
+            throw new FileFault("“" + p.name() + "” is too large for the memory there is. Nothing was imported; make it coarser.", e);
         }
     }
 

@@ -18,6 +18,7 @@ import org.testng.annotations.Test;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
 import tinperch.files.model.Stopped;
+import tinperch.files.threemf.ThreeMfFile;
 import tinperch.files.stl.StlFile;
 import tinperch.machine.model.Model;
 import tinperch.solid.Leaf;
@@ -45,7 +46,7 @@ public class ReadModelTest extends TempFolder {
     @Test
     public void aSoundModelComesAsItIs() throws IOException {
         List<Double> shares = new ArrayList<>();
-        ReadModel r = ReadModel.of(stl("bracket.stl", box(40, 30, 10)), shares::add);
+        ReadModel r = ReadModel.of(stl("bracket.stl", box(40, 30, 10)), shares::add).get(0);
         assertEquals(r.name(), "bracket");
         assertTrue(r.report().closed());
         assertEquals(MeshBlob.mesh(r.blob().bytes()).volumeMm3(), 12000, 1e-2);
@@ -60,12 +61,26 @@ public class ReadModelTest extends TempFolder {
     public void aFileThatSaysItsUnitIsBelievedInIt() throws IOException {
         Path p = folder.resolve("bracket.3mf");
         try (OutputStream out = Files.newOutputStream(p)) {
-            tinperch.files.threemf.ThreeMfFile.write(box(40, 30, 10), "bracket", java.util.Map.of(), out);
+            ThreeMfFile.write(box(40, 30, 10), "bracket", java.util.Map.of(), out);
         }
-        Model m = ReadModel.of(p, s -> true).model("m1");
+        Model m = ReadModel.of(p, s -> true).get(0).model("m1");
         assertEquals(m.sizeMm().x(), 40, 1e-6);
         assertTrue(m.mending().endsWith("The file itself says its unit."), m.mending());
-        assertTrue(!ReadModel.of(stl("bracket.stl", box(40, 30, 10)), s -> true).model("m2").mending().contains("unit"));
+        assertTrue(!ReadModel.of(stl("bracket.stl", box(40, 30, 10)), s -> true).get(0).model("m2").mending().contains("unit"));
+    }
+
+    @Test
+    public void everyObjectOfABuildIsAModelOfItsOwn() throws IOException {
+        Path p = folder.resolve("set.3mf");
+        try (OutputStream out = Files.newOutputStream(p)) {
+            ThreeMfFile.write(List.of(new ThreeMfFile.Item("frame", box(40, 30, 10), 1), new ThreeMfFile.Item("clip", box(8, 4, 2), 3)), "set", java.util.Map.of(), out);
+        }
+        List<ReadModel> all = ReadModel.of(p, s -> true);
+        assertEquals(all.stream().map(ReadModel::name).toList(), List.of("frame", "clip"));
+        assertEquals(MeshBlob.mesh(all.get(1).blob().bytes()).volumeMm3(), 64, 1e-3, "one clip, not three");
+        assertTrue(all.get(1).model("m").mending().endsWith("The file builds it 3 times."), all.get(1).model("m").mending());
+        assertTrue(!all.get(0).model("m").mending().contains("times"));
+        expectThrows(Stopped.class, () -> ReadModel.of(p, s -> s < 0.8));
     }
 
     @Test
@@ -75,7 +90,7 @@ public class ReadModelTest extends TempFolder {
         // One triangle less: the count, then the last record.
         b[80]--;
         Files.write(p, java.util.Arrays.copyOf(b, b.length - 50));
-        ReadModel r = ReadModel.of(p, s -> true);
+        ReadModel r = ReadModel.of(p, s -> true).get(0);
         assertTrue(r.report().words().contains("1 hole closed"), r.report().words());
         assertTrue(r.report().closed());
     }
@@ -94,7 +109,7 @@ public class ReadModelTest extends TempFolder {
         Path p = stl("bracket.stl", box(40, 30, 10));
         ConcurrentLinkedQueue<Runnable> answers = new ConcurrentLinkedQueue<>();
         CountDownLatch came = new CountDownLatch(1);
-        AtomicReference<ReadModel> got = new AtomicReference<>();
+        AtomicReference<List<ReadModel>> got = new AtomicReference<>();
         try (ModelReader reader = new ModelReader(r -> {
             answers.add(r);
             came.countDown();
@@ -107,7 +122,7 @@ public class ReadModelTest extends TempFolder {
                     r.run();
                 }
             }
-            assertEquals(got.get().name(), "bracket");
+            assertEquals(got.get().get(0).name(), "bracket");
             got.set(null);
             reader.read(p, s -> { }, got::set, why -> { });
             reader.stop();

@@ -167,7 +167,7 @@ public final class Torture {
                 Files.write(file, mutated(m.getValue()));
                 // Every tenth is mended too, as bringing it in would.
                 boolean mend = i % 10 == 0;
-                t.give("round " + i, () -> checked(mend ? ReadModel.of(file, share -> true).mesh() : ModelFile.read(file, share -> true).mesh()));
+                t.give("round " + i, () -> checked(mend ? ReadModel.of(file, share -> true).get(0).mesh() : ModelFile.read(file, share -> true).mesh()));
             }
         }
         byte[] log = "2026-09-26T10:00:00+02:00 hours 1671\n2026-09-27 1,675.5 h\n2026-09-28;1680\n".getBytes(StandardCharsets.US_ASCII);
