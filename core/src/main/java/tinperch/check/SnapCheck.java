@@ -25,13 +25,13 @@ public final class SnapCheck implements Check {
     public List<Finding> judge(Case c, Facts facts) {
         List<Joint> joints = facts.get(FormFact.FORM).form().map(f -> f.joints()).orElse(List.of());
         List<Finding> all = new ArrayList<>();
-        for (Joint j : joints.stream().distinct().toList()) {
+        for (Joint.Snap j : joints.stream().filter(Joint.Snap.class::isInstance).map(Joint.Snap.class::cast).distinct().toList()) {
             all.add(finding(j, "snap." + all.size(), c));
         }
         return all;
     }
 
-    private static Finding finding(Joint j, String id, Case c) {
+    private static Finding finding(Joint.Snap j, String id, Case c) {
         double perMm;
         double mm;
         List<Lever> soften;

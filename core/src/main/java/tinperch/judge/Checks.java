@@ -11,6 +11,7 @@ import tinperch.check.OverlapCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
+import tinperch.check.SealCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.WallCheck;
 
@@ -23,6 +24,7 @@ public final class Checks {
             new SeatCheck(),
             new WallCheck(),
             new SnapCheck(),
+            new SealCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),

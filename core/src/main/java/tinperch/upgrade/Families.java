@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
@@ -14,6 +15,7 @@ public final class Families {
             new ToolCarriagePlate(),
             new BoardMount(),
             new HoseAdapter(),
+            new FilterHousing(),
             new FittedModel());
 
     private Families() {}

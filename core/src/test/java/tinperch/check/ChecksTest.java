@@ -201,7 +201,7 @@ public class ChecksTest {
         assertTrue(find(pla, "snap.0").severity() != Severity.FINE);
         List<String> ways = remedies(pla, "snap.0");
         assertTrue(ways.stream().anyMatch(w -> w.startsWith("hook 0.8 mm →")), ways.toString());
-        assertTrue(BoardMount.HOOK.holds(0.7));
+        assertTrue(BoardMount.SNAP.hook.holds(0.7));
     }
 
     // ---- margins ----

@@ -124,7 +124,7 @@ public class FamiliesByHandTest {
     public void solderTailsAndSlotsThatDoNotFitAreSaid() {
         assertTrue(new FactsOnce(usual("board-mount", PLAIN.with(BoardMount.SCREWS.standoff, 1.0))).get(FormFact.FORM).problem().contains("solder tails"));
         assertTrue(new FactsOnce(usual("board-mount", PLAIN.with(BoardMount.SLOT, 100.0))).get(FormFact.FORM).problem().contains("wider than that wall"));
-        assertTrue(new FactsOnce(usual("board-mount", PLAIN.with(BoardMount.ARM, 60.0))).get(FormFact.FORM).problem().contains("longer than the wall"));
+        assertTrue(new FactsOnce(usual("board-mount", PLAIN.with(BoardMount.SNAP.length, 60.0))).get(FormFact.FORM).problem().contains("longer than the wall"));
         assertEquals(List.of(1, 2).size(), 2);
     }
 }

@@ -214,7 +214,7 @@ public class ModelsTest extends WindowTest {
         waitFor(() -> !upgrade(fresh.id()).parts().isEmpty(), "no part is made");
         assertEquals(part(fresh.id()).bindings().get("model"), new Binding.OfModel("model-blower"));
         waitForPicture();
-        goTo("curlew-filter", Station.SHAPE);
+        goTo("curlew-door", Station.SHAPE);
         assertTrue(need("base-model-cartridge").isDisabled(), "what the readings disagree with is no base");
     }
 }

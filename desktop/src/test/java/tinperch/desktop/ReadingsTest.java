@@ -108,7 +108,7 @@ public class ReadingsTest extends WindowTest {
 
     @Test
     public void aPatternMayBeReadFromCentreToCentre() throws Exception {
-        goTo("curlew-filter", Station.MEASURE);
+        goTo("curlew-door", Station.MEASURE);
         press("new-sheet");
         press("choose-holes");
         toggle("read-centres");

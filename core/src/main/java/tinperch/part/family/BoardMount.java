@@ -11,6 +11,7 @@ import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Role;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
+import tinperch.part.block.SnapArms;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
@@ -62,9 +63,7 @@ public final class BoardMount implements PartFamily {
     public static final ScrewBlock SCREWS = new ScrewBlock("board", "board", BOARD_CARD, SeatKind.INSERT, 6, 1.6, 8);
     public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", FIXED, SeatKind.LOOSE_NUT, 0, 3, 12);
     public static final NumberParam LID_THICKNESS = NumberParam.length("lid.thickness", LID, "Lid", 0.8, 12, 2, "Lies on the bed when printed");
-    public static final NumberParam ARM = NumberParam.length("snap.length", LID, "Snap arm length", 5, 60, 14, "From the lid to the hook; longer bends more easily");
-    public static final NumberParam ARM_THICKNESS = NumberParam.length("snap.thickness", LID, "Snap arm thickness", 0.8, 5, 1.6, "Across the way it bends");
-    public static final NumberParam HOOK = NumberParam.length("snap.undercut", LID, "Hook", 0.3, 3, 0.8, "How far the hook reaches into the wall");
+    public static final SnapArms SNAP = new SnapArms(LID);
     public static final NumberParam PRESS = NumberParam.length("press.diameter", LID, "Press point Ø", 0, 30, 5, "Pin of the lid that holds the board down; 0 for none");
     public static final NumberParam PRESS_X = NumberParam.length("press.x", LID, "Press point x", -200, 200, 0, "From the middle of the board");
     public static final NumberParam PRESS_Y = NumberParam.length("press.y", LID, "Press point y", -200, 200, 0, "From the middle of the board");
@@ -72,8 +71,6 @@ public final class BoardMount implements PartFamily {
     public static final Role<BoardRef> BOARD = new Role<>("board", BoardRef.KIND, "board", "the board with its holes and tallest part", false, "board-60x40");
     public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes the tray is screwed to", true, "pair-40");
 
-    private static final double ARM_PLAY_MM = 0.3;
-    private static final double ARM_WIDTH_MM = 10;
     private static final double PEG_PLAY_MM = 0.4;
     private static final int SIDES = 32;
 
@@ -107,7 +104,9 @@ public final class BoardMount implements PartFamily {
         List<Param<?>> all = new ArrayList<>(List.of(WALL, FLOOR, PLAY, HEADROOM, SLOT_SIDE, SLOT, PEGS));
         all.addAll(SCREWS.params());
         all.addAll(MOUNT.params());
-        all.addAll(List.of(LID_THICKNESS, ARM, ARM_THICKNESS, HOOK, PRESS, PRESS_X, PRESS_Y, Marking.HEIGHT));
+        all.add(LID_THICKNESS);
+        all.addAll(SNAP.params());
+        all.addAll(List.of(PRESS, PRESS_X, PRESS_Y, Marking.HEIGHT));
         return all;
     }
 
@@ -122,7 +121,7 @@ public final class BoardMount implements PartFamily {
         if (card.equals(FIXED)) {
             return MOUNT.thread.of(v) + "×" + Quantity.plain(MOUNT.length.of(v), Unit.MM) + " where holes are bound";
         }
-        return card.equals(LID) ? LID_THICKNESS.show(v) + " thick, arms " + ARM.show(v) + " long" : "at most " + Marking.HEIGHT.show(v) + " high";
+        return card.equals(LID) ? LID_THICKNESS.show(v) + " thick, arms " + SNAP.length.show(v) + " long" : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     @Override
@@ -139,11 +138,7 @@ public final class BoardMount implements PartFamily {
             throw new PartProblem(SCREWS.standoff, "The solder tails reach " + Quantity.mm(board.tailsMm()) + " below the board; a standoff of "
                     + Quantity.mm(in.get(SCREWS.standoff)) + " lets them touch the floor. Make it at least " + Quantity.mm(board.tailsMm() + 3) + ".");
         }
-        double hookAt = top - in.get(ARM) + in.get(HOOK);
-        if (hookAt < floor + in.get(HOOK)) {
-            throw new PartProblem(ARM, "A snap arm of " + Quantity.mm(in.get(ARM)) + " is longer than the wall of " + Quantity.mm(top) + "; make it at most "
-                    + Quantity.mm(Math.floor(top - floor)) + ".");
-        }
+        List<Solid> windows = SNAP.windows(in, halfY + wall, wall, floor, top);
         ScrewRow row = new ScrewRow(SCREWS, in, board.holes(), "tray", FLOOR, true);
         Optional<ScrewRow> mount = in.refs().of(MACHINE_SIDE).map(h -> new ScrewRow(MOUNT, in, h, "tray", FLOOR, false));
         boolean pegs = in.get(PEGS);
@@ -178,10 +173,7 @@ public final class BoardMount implements PartFamily {
             screws.addAll(m.screws());
             held.add(m.heldThing());
         });
-        for (double side : new double[] {1, -1}) {
-            cuts.add(Leaf.extrusion("window", Profile.rectangle(0, side * (halfY + wall / 2), ARM_WIDTH_MM + 1, wall + 2), Placement.HERE,
-                    hookAt - in.get(HOOK) - ARM_PLAY_MM, hookAt + in.get(HOOK) + ARM_PLAY_MM));
-        }
+        cuts.addAll(windows);
         slot(in, halfX, halfY, wall, floor + 1, top).ifPresent(cuts::add);
         Piece tray = new Piece("tray", "tray", new Solid.Difference(new Solid.Union(body), cuts), cavities, Placement.HERE, 1, Vec3.ZERO, reaches(row, mount));
         Piece lid = new Piece("lid", "lid", lid(in, halfX + wall, halfY + wall, top - boardTop), List.of(),
@@ -189,7 +181,7 @@ public final class BoardMount implements PartFamily {
                 List.of(new Reach("lid", Vec3.Z.times(-1), new Lever(LID_THICKNESS, 1, "lid"))));
         held.add(new Held(board.name(), Leaf.extrusion("board", Profile.rectangle(0, 0, board.lengthMm(), board.widthMm()), Placement.HERE, rest, boardTop),
                 pegs ? in.get(SCREWS.held) : 0));
-        Joint snap = new Joint.CantileverSnap("lid's arms", in.get(ARM_THICKNESS), in.get(ARM) - in.get(HOOK), in.get(HOOK), List.of(new Lever(HOOK, 1, "hook")));
+        Joint snap = SNAP.joint(in, "lid's arms");
         return new PartForm(List.of(tray, lid), screws, held, List.of(snap, snap), List.of(), dimensions(in, halfX + wall, halfY + wall, rest, top),
                 Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn)))
                         .orElse(Placement.HERE), false)));
@@ -214,18 +206,8 @@ public final class BoardMount implements PartFamily {
     /** As printed: outer face on the bed, arms and press point upwards. */
     private static Solid lid(PartInputs in, double halfX, double halfY, double toBoard) {
         double t = in.get(LID_THICKNESS);
-        double arm = in.get(ARM_THICKNESS);
-        double hook = in.get(HOOK);
-        double end = t + in.get(ARM);
-        double inside = halfY + ARM_PLAY_MM;
-        List<Solid> all = new ArrayList<>();
-        all.add(Leaf.extrusion("lid", Profile.roundedRectangle(0, 0, 2 * halfX, 2 * (inside + arm), 2, 6), Placement.HERE, 0, t));
-        for (double side : new double[] {1, -1}) {
-            // The arm's outline stands in the y-z plane and is pushed along x; both flanks of the hook rise at 45° and print freely.
-            Placement across = new Placement(new Vec3(0, 0, 0), Vec3.Y.times(side), Vec3.Z, Vec3.X.times(side));
-            all.add(Leaf.extrusion("arm", Profile.of(new double[] {inside, t / 2, inside + arm, t / 2, inside + arm, end, inside, end, inside - hook - ARM_PLAY_MM, end - hook - ARM_PLAY_MM,
-                inside, end - 2 * (hook + ARM_PLAY_MM)}), across, -ARM_WIDTH_MM / 2, ARM_WIDTH_MM / 2));
-        }
+        List<Solid> all = new ArrayList<>(SNAP.arms(in, halfY, t));
+        all.add(Leaf.extrusion("lid", Profile.roundedRectangle(0, 0, 2 * halfX, 2 * SNAP.reachMm(in, halfY), 2, 6), Placement.HERE, 0, t));
         if (in.get(PRESS) > 0) {
             all.add(Leaf.extrusion("press point", Profile.disc(in.get(PRESS_X), -in.get(PRESS_Y), in.get(PRESS), SIDES), Placement.HERE, t / 2, t + toBoard));
         }
@@ -248,7 +230,7 @@ public final class BoardMount implements PartFamily {
                 Dimension.across(View.TOP, -x, -y, 0, x, -y, 0, -14, null), Dimension.up(View.TOP, -x, -y, 0, -x, y, 0, -14, null),
                 Dimension.up(View.FRONT, x, 0, 0, x, 0, in.get(FLOOR), 8, FLOOR), Dimension.up(View.FRONT, -x, 0, 0, -x, 0, top, -14, null),
                 Dimension.up(View.SIDE, 0, y, in.get(FLOOR), 0, y, rest, 8, SCREWS.standoff),
-                Dimension.up(View.SIDE, 0, y, top - in.get(ARM), 0, y, top, 8, ARM)));
+                Dimension.up(View.SIDE, 0, y, top - in.get(SNAP.length), 0, y, top, 8, SNAP.length)));
         double slot = in.get(SLOT) / 2;
         Side side = in.get(SLOT_SIDE);
         if (slot > 0 && (side == Side.LEFT || side == Side.RIGHT)) {

@@ -3,10 +3,27 @@ package tinperch.part.form;
 import java.util.List;
 import tinperch.part.param.Lever;
 
-/** How two pieces hold each other. */
+/** How two pieces meet. */
 public sealed interface Joint {
     /** What a finding calls it. */
     String label();
+
+    /** One that bends when it is put together. */
+    sealed interface Snap extends Joint permits AnnularSnap, CantileverSnap {}
+
+    /**
+     * Foam pressed between two faces.
+     *
+     * @param foamMm thickness of the foam as it is; 0 when nobody knows it
+     * @param gapMm what it is pressed to
+     * @param roleId the role whose foam it is
+     * @param levers what widens the gap
+     */
+    record Seal(String label, String roleId, double foamMm, double gapMm, List<Lever> levers) implements Joint {
+        public Seal {
+            levers = List.copyOf(levers);
+        }
+    }
 
     /**
      * A ring that snaps over a bead.
@@ -15,7 +32,7 @@ public sealed interface Joint {
      * @param diameterMm of the ring's inside where it snaps
      * @param soften what lessens the interference
      */
-    record AnnularSnap(String label, double interferenceMm, double diameterMm, List<Lever> soften) implements Joint {
+    record AnnularSnap(String label, double interferenceMm, double diameterMm, List<Lever> soften) implements Snap {
         public AnnularSnap {
             soften = List.copyOf(soften);
         }
@@ -27,7 +44,7 @@ public sealed interface Joint {
      * @param thicknessMm of the arm, {@code lengthMm} from its root to the hook, {@code undercutMm} how far it bends
      * @param soften what lessens the strain, by mm of undercut
      */
-    record CantileverSnap(String label, double thicknessMm, double lengthMm, double undercutMm, List<Lever> soften) implements Joint {
+    record CantileverSnap(String label, double thicknessMm, double lengthMm, double undercutMm, List<Lever> soften) implements Snap {
         public CantileverSnap {
             soften = List.copyOf(soften);
         }

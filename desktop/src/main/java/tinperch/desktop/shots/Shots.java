@@ -160,7 +160,7 @@ public final class Shots {
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> desk.goTo(desk.state().upgrade("avocet-switch").orElseThrow(), Station.SHAPE));
-        step("kinds", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE));
+        step("kinds", () -> desk.goTo(desk.state().upgrade("curlew-door").orElseThrow(), Station.SHAPE));
         step("in-place", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((javafx.scene.control.ToggleButton) find("#in-place")).fire();
@@ -168,6 +168,15 @@ public final class Shots {
         step("pieces", () -> {
             desk.goTo(desk.state().upgrade("ruff-fume").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(1));
+        });
+        step("filter", () -> {
+            desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(0.6));
+        });
+        detail("filter-measure", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.MEASURE));
+        detail("filter-place", () -> {
+            desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
         detail("board-house", () -> desk.goTo(desk.state().upgrade("turnstone-board").orElseThrow(), Station.SHAPE));
         detail("board-print", () -> desk.goTo(desk.state().upgrade("turnstone-board").orElseThrow(), Station.PRINT));

@@ -98,6 +98,9 @@ final class KindsPage extends VBox implements View {
     private static Button button(Node picture, String title, String purpose, String id) {
         Label what = Ui.label(purpose, "faint");
         what.setWrapText(true);
+        // Asked for its height before it has a width, it would answer for one word a line.
+        what.setMinWidth(WIDTH - 26);
+        what.setPrefWidth(WIDTH - 26);
         what.setMaxWidth(WIDTH - 26);
         what.setMinHeight(PURPOSE_HEIGHT);
         VBox box = new VBox(4, picture, Ui.label(title, "strong"), what);
