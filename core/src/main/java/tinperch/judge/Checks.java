@@ -1,6 +1,7 @@
 package tinperch.judge;
 
 import java.util.List;
+import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.Check;
@@ -25,6 +26,7 @@ public final class Checks {
             new WallCheck(),
             new SnapCheck(),
             new SealCheck(),
+            new AirAreaCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.family.HoseAdapter;
@@ -16,6 +17,7 @@ public final class Families {
             new BoardMount(),
             new HoseAdapter(),
             new FilterHousing(),
+            new FanDuct(),
             new FittedModel());
 
     private Families() {}

@@ -1,6 +1,7 @@
 package tinperch.part.bind;
 
 import java.util.List;
+import java.util.Optional;
 import tinperch.quantity.Quantity;
 
 /**
@@ -9,13 +10,19 @@ import tinperch.quantity.Quantity;
  * @param frameMm its frame, mm
  * @param depthMm its depth, mm
  * @param ringMm diameter of its opening, mm; 0 when not known
+ * @param holes of its corners; empty when not known
  */
-public record FanRef(String name, double frameMm, double depthMm, double ringMm, Known known) implements Ref {
+public record FanRef(String name, double frameMm, double depthMm, double ringMm, Optional<HolesRef> holes, Known known) implements Ref {
     public static final RefKind<FanRef> KIND = new RefKind<>(FanRef.class, List.of("fan"),
-            s -> made(s, s.need("frame"), s.need("depth"), s.maybe("ring").orElse(0)));
+            FanRef::of);
 
-    private static FanRef made(Sizes s, double frameMm, double depthMm, double ringMm) {
-        return new FanRef(s.name(), frameMm, depthMm, ringMm, s.known());
+    private static FanRef of(Sizes s) {
+        boolean pattern = s.maybe("outside").isPresent() && s.maybe("inside").isPresent();
+        Optional<HolesRef> holes = pattern ? Optional.of(HolesRef.KIND.maker().apply(s)) : Optional.empty();
+        double frame = s.need("frame");
+        double depth = s.need("depth");
+        double ring = s.maybe("ring").orElse(0);
+        return new FanRef(s.name(), frame, depth, ring, holes, s.known());
     }
 
     @Override

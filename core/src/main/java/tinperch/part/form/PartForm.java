@@ -12,9 +12,10 @@ import tinperch.solid.Placement;
  * @param joints how the pieces hold each other
  * @param ports what it offers to other parts
  * @param mount how it meets a site; empty when the part mounts on none
+ * @param air ways air is led through it
  */
 public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
-        List<Dimension> dimensions, Optional<Mount> mount) {
+        List<Dimension> dimensions, Optional<Mount> mount, List<AirPath> air) {
     public PartForm {
         pieces = List.copyOf(pieces);
         screws = List.copyOf(screws);
@@ -22,6 +23,13 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
         joints = List.copyOf(joints);
         ports = List.copyOf(ports);
         dimensions = List.copyOf(dimensions);
+        air = List.copyOf(air);
+    }
+
+    /** One that leads no air. */
+    public PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
+            List<Dimension> dimensions, Optional<Mount> mount) {
+        this(pieces, screws, held, joints, ports, dimensions, mount, List.of());
     }
 
     /**
@@ -39,12 +47,17 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
 
     /** With other pieces. */
     public PartForm withPieces(List<Piece> next) {
-        return new PartForm(next, screws, held, joints, ports, dimensions, mount);
+        return new PartForm(next, screws, held, joints, ports, dimensions, mount, air);
     }
 
     /** With ports. */
     public PartForm withPorts(List<Port> next) {
-        return new PartForm(pieces, screws, held, joints, next, dimensions, mount);
+        return new PartForm(pieces, screws, held, joints, next, dimensions, mount, air);
+    }
+
+    /** With air led through it. */
+    public PartForm withAir(List<AirPath> next) {
+        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, next);
     }
 
     /** The piece of an id, if it has one. */

@@ -173,6 +173,11 @@ public final class Shots {
             desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(0.6));
         });
+        step("duct", () -> desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE));
+        detail("duct-place", () -> {
+            desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
+        });
         detail("filter-measure", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.MEASURE));
         detail("filter-place", () -> {
             desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);

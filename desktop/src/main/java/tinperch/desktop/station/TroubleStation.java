@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextArea;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -15,6 +14,7 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.CommitField;
+import tinperch.desktop.look.Lines;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
 import tinperch.quantity.Amount;
@@ -28,7 +28,7 @@ final class TroubleStation extends GridPane implements View {
 
     private final Desk desk;
     private final String upgradeId;
-    private final TextArea seen = Ui.id(new TextArea(), "trouble-seen");
+    private final Lines seen = Ui.id(new Lines(), "trouble-seen");
     private final CommitField name;
     private final CommitField what;
     private final CommitField value;

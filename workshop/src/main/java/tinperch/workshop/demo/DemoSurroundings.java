@@ -101,6 +101,7 @@ final class DemoSurroundings {
         read(Along.Y, "arm", End.Where.LOW, "hot block", End.Where.HIGH, -2.00);
         read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 2.00, 2.02, 1.98);
         read(Along.Z, "bed", End.Where.HIGH, "arm", End.Where.LOW, 30.00);
+        space = space.with(new Site("s" + ++number, "in front of the hot end", "carriage", new Vec3(0, 4, 54), Vec3.Z.times(-1), -90, 0.8, "turnstone-fan"));
         site("post, outer face", "", -60, 60, 120, Vec3.X.times(-1), 0.5, "turnstone-post");
     }
 

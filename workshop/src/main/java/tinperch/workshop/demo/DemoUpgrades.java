@@ -27,6 +27,7 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.form.SeatKind;
@@ -56,6 +57,7 @@ final class DemoUpgrades {
         holdDown();
         fanGuard();
         boardMount();
+        partCooling();
         lampMount();
         filterBox();
         doorLatch();
@@ -110,7 +112,7 @@ final class DemoUpgrades {
                 .with(CARRIED.standoff, 7.0).with(CARRIED.boss, 9.6).with(CARRIED.held, 2.5).with(CARRIED.length, 8.0).with(OPENING, 22.0);
         upgrade("avocet-blower", "avocet", "Blower carriage", LocalDate.of(2026, 5, 9),
                 new Trouble("The stock fan blows past the nozzle; overhangs curl and long bridges sag. The fan's tab is "
-                        + "cracked and nobody sells the carriage cover any more.", "sag of a 30 mm bridge", "1.8 mm"), "avocet",
+                        + "cracked and nobody sells the carriage cover any more.", "sag of a 30 mm bridge", "1.8 mm"), "curlew",
                 plate("avocet-blower", "Blower carriage plate", v, "PETG").atSite(site("avocet", "carriage front")));
         Values v1 = v.with(THICKNESS, 4.0).with(CARRIED.standoff, 3.0).with(OPENING, 18.0).with(CARRIED.x, 0.0).with(MOUNT.length, 12.0).with(MOUNT.held, 5.0);
         Values v2 = v1.with(THICKNESS, 5.0).with(CARRIED.standoff, 5.0);
@@ -173,6 +175,14 @@ final class DemoUpgrades {
                 new Trouble("The control board hangs open beside the table; pupils reach into it.", "parts that can be touched", "14 pins"), "curlew",
                 PartDesign.of(FIRST, "board-mount", "Board house", v).bound("board", new Binding.OnSheet("turnstone-board", ""))
                         .bound("mount", new Binding.OnSheet("turnstone-post", "")).atSite(site("turnstone", "post, outer face")));
+    }
+
+    private void partCooling() {
+        Values v = Values.START.with(FanDuct.INLET, 35.5).with(FanDuct.LENGTH, 36.0).with(FanDuct.OFFSET, 22.0).with(FanDuct.TILT, 45.0).with(FanDuct.HEIGHT, 10.0).with(FanDuct.WIDTH, 34.0);
+        upgrade("turnstone-duct", "turnstone", "Cooling for the print", LocalDate.of(2026, 11, 7),
+                new Trouble("Small arches curl up: the machine came without a fan for the print.", "droop of a 20 mm bridge", "1.8 mm"), "curlew",
+                PartDesign.of(FIRST, "fan-duct", "Cooling duct", v).bound("fan", new Binding.OnSheet("turnstone-fan", ""))
+                        .atSite(site("turnstone", "in front of the hot end")));
     }
 
     // ---- Curlew ----
