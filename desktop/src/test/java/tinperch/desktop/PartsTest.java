@@ -20,6 +20,7 @@ import tinperch.desktop.desk.Station;
 import tinperch.desktop.window.Packing;
 import tinperch.machine.Machine;
 import tinperch.part.bind.Binding;
+import tinperch.part.family.FilterHousing;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
@@ -45,6 +46,27 @@ public class PartsTest extends WindowTest {
         assertEquals(desk.mark(), "R5");
         click("undo");
         assertEquals(upgrade("avocet-blower").parts().size(), 1);
+    }
+
+    @Test
+    public void aFilterHousingTakesItsSizesFromTheCartridgeThatWasReadAndARemedySealsIt() throws Exception {
+        goTo("curlew-door", Station.SHAPE);
+        type("find-kind", "cartridge");
+        click("family-filter-housing");
+        waitFor(() -> !upgrade("curlew-door").parts().isEmpty(), "no part is made");
+        waitForPicture();
+        assertEquals(part("curlew-door").bindings().get("cartridge"), new Binding.OnSheet("curlew-filter", ""));
+        assertEquals(desk.drawingProperty().get().pieces().size(), 2);
+        assertEquals(word("seal.0"), "Fine", "foam of 5 is pressed by a third, not to the 2.6 of a usual one");
+        desk.edits().set("curlew-door", "p1", FilterHousing.PRESSED, "4.8");
+        waitForPicture();
+        assertEquals(word("seal.0"), "Look");
+        waitFor(() -> find("remedy-seal.0-0") != null, "no way out is offered");
+        press("remedy-seal.0-0");
+        waitForPicture();
+        assertEquals(word("seal.0"), "Fine");
+        click("undo");
+        assertEquals(FilterHousing.PRESSED.of(part("curlew-door").values()), 4.8, 1e-9);
     }
 
     @Test

@@ -8,6 +8,8 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
@@ -165,5 +167,25 @@ public class PlacesTest extends WindowTest {
     private Image picture() {
         return turntable().getChildrenUnmodifiable().stream().filter(ImageView.class::isInstance).map(n -> ((ImageView) n).getImage())
                 .findFirst().orElse(null);
+    }
+
+    @Test
+    public void aMachineNobodyIsAtKeepsNoLargePicturesAndDrawsThemAgainWhenOneComesBack() throws Exception {
+        click("machine-avocet");
+        click("page-surroundings");
+        Node views = need("space-views");
+        waitFor(() -> pictures(views) == 2, "the views are not drawn");
+        click("machine-turnstone");
+        waitFor(() -> pictures(views) == 0, "pictures of a machine nobody is at are kept");
+        click("machine-avocet");
+        waitFor(() -> pictures(views) == 2, "the views are not drawn again");
+        click("page-sheet");
+        click("page-surroundings");
+        waitFor(() -> pictures(views) == 2, "the page next to it keeps its pictures");
+    }
+
+    /** Canvases and lines that hold a picture. */
+    private static long pictures(Node views) {
+        return ((Parent) views).getChildrenUnmodifiable().stream().filter(n -> n instanceof Canvas || n instanceof ImageView v && v.getImage() != null).count();
     }
 }

@@ -165,7 +165,7 @@ public final class Shots {
             desk.goTo(blower, Station.SHAPE);
             ((javafx.scene.control.ToggleButton) find("#in-place")).fire();
         });
-        step("pieces", () -> {
+        detail("pieces", () -> {
             desk.goTo(desk.state().upgrade("ruff-fume").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(1));
         });
@@ -173,7 +173,7 @@ public final class Shots {
             desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.Slider) find("#pull-apart")).setValue(0.6));
         });
-        step("duct", () -> desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE));
+        detail("duct", () -> desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE));
         detail("duct-place", () -> {
             desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
