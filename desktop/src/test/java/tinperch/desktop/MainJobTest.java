@@ -29,7 +29,8 @@ public class MainJobTest extends WindowTest {
     public void fromReadingsToAKeptRevisionAndBack() throws Exception {
         click("machine-avocet");
         click("upgrade-" + BLOWER);
-        assertTrue(text("state-shape").endsWith("stops"), text("state-shape"));
+        need("state-shape");
+        waitFor(() -> ((javafx.scene.control.Label) find("state-shape")).getText().contains("2 stops"), "the demo's plate is stopped twice");
 
         // Measure: the missing diagonal, three readings a jaw, typed with Enter.
         robot.push(KeyCode.F2);

@@ -112,7 +112,7 @@ final class DemoUpgrades {
                 .with(CARRIED.standoff, 7.0).with(CARRIED.boss, 9.6).with(CARRIED.held, 2.5).with(CARRIED.length, 8.0).with(OPENING, 22.0);
         upgrade("avocet-blower", "avocet", "Blower carriage", LocalDate.of(2026, 5, 9),
                 new Trouble("The stock fan blows past the nozzle; overhangs curl and long bridges sag. The fan's tab is "
-                        + "cracked and nobody sells the carriage cover any more.", "sag of a 30 mm bridge", "1.8 mm"), "curlew",
+                        + "cracked and nobody sells the carriage cover any more.", "sag of a 30 mm bridge", "1.8 mm"), "avocet",
                 plate("avocet-blower", "Blower carriage plate", v, "PETG").atSite(site("avocet", "carriage front")));
         Values v1 = v.with(THICKNESS, 4.0).with(CARRIED.standoff, 3.0).with(OPENING, 18.0).with(CARRIED.x, 0.0).with(MOUNT.length, 12.0).with(MOUNT.held, 5.0);
         Values v2 = v1.with(THICKNESS, 5.0).with(CARRIED.standoff, 5.0);
