@@ -20,20 +20,16 @@ import tinperch.machine.Machine;
 final class Places extends StackPane {
     private static final int MOST = 6;
     private static final Duration REST = Duration.millis(300);
-    /** Somebody who looks at something; what may come next must not take their first seconds. */
-    private static final Duration IDLE = Duration.millis(1500);
 
     private final Desk desk;
     private final Map<String, MachineView> kept = new LinkedHashMap<>(16, 0.75f, true);
     private final PauseTransition resting = new PauseTransition(REST);
-    private final PauseTransition idle = new PauseTransition(IDLE);
     private MachineView spare;
 
     Places(Desk desk) {
         this.desk = desk;
         setMinSize(0, 0);
         resting.setOnFinished(e -> makeReady());
-        idle.setOnFinished(e -> makeSheet());
         resting.play();
     }
 
@@ -82,11 +78,7 @@ final class Places extends StackPane {
         getChildren().add(0, spare);
         layOut(spare);
         Ui.putAway(spare, true);
-        idle.playFromStart();
-    }
-
-    private void makeSheet() {
-        if (spare != null && !desk.isClosed() && kept.size() < MOST) {
+        if (kept.size() < MOST) {
             desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
         }
     }
