@@ -82,11 +82,6 @@ public final class StandingSheet extends Scroller implements View {
     @Override
     public void refresh() {
         if (shownState == desk.state()) {
-            doing.getChildren().forEach(n -> {
-                if (n instanceof UpgradesPanel u) {
-                    u.judge();
-                }
-            });
             return;
         }
         shownState = desk.state();

@@ -1,6 +1,5 @@
 package tinperch.desktop.machine;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -30,8 +29,6 @@ final class UpgradesPanel extends Column implements View {
     private final Desk desk;
     private final String machineId;
     private final VBox rows = new Column(8);
-    /** Judging is asked for only once somebody looks. */
-    private final List<Runnable> asked = new ArrayList<>();
 
     UpgradesPanel(Desk desk, String machineId) {
         super(10);
@@ -47,20 +44,10 @@ final class UpgradesPanel extends Column implements View {
 
     @Override
     public void refresh() {
-        asked.clear();
         rows.getChildren().setAll(desk.state().upgradesOf(machineId).stream().map(this::row).toList());
         if (rows.getChildren().isEmpty()) {
             rows.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
                     + "start an upgrade and write down what you see.", "faint"));
-        }
-        judge();
-    }
-
-    /** Has judged what was not yet, if it is seen. */
-    void judge() {
-        if (Ui.isSeen(this)) {
-            asked.forEach(Runnable::run);
-            asked.clear();
         }
     }
 
@@ -72,7 +59,7 @@ final class UpgradesPanel extends Column implements View {
         HBox margin = new HBox(8);
         margin.getChildren().add(Ui.label(u.parts().isEmpty() ? "No part yet" : "Being judged …", "faint"));
         for (PartDesign p : u.parts()) {
-            desk.caseOf(u, p.id()).ifPresent(c -> asked.add(() -> desk.engine().later(c, a -> tell(margin, a))));
+            desk.caseOf(u, p.id()).ifPresent(c -> desk.engine().later(c, a -> tell(margin, a)));
         }
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
         VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
