@@ -20,6 +20,7 @@ final class MaterialChips extends Column {
     private final MachineForm form;
     private final Map<Material, ToggleButton> chips = new LinkedHashMap<>();
     private final VBox against = new Column(2);
+    private Machine shown;
 
     MaterialChips(MachineForm form) {
         super(4);
@@ -44,6 +45,10 @@ final class MaterialChips extends Column {
 
     private void show() {
         Machine machine = form.machine();
+        if (machine == shown) {
+            return;
+        }
+        shown = machine;
         against.getChildren().clear();
         Map<String, List<String>> obstacles = new LinkedHashMap<>();
         chips.forEach((m, b) -> {

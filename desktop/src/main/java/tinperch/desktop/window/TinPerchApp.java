@@ -16,6 +16,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.EarlySkins;
 import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
@@ -162,6 +163,7 @@ public final class TinPerchApp extends Application {
     public static void show(Stage stage, Desk desk, double width, double height) {
         AppWindow window = new AppWindow(desk);
         Scene scene = new Scene(window, width, height);
+        EarlySkins.in(scene);
         desk.theme().applyTo(scene);
         window.attachTo(scene);
         stage.setTitle("Tin Perch");
