@@ -42,11 +42,16 @@ import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.engine.FactEngine;
 import tinperch.workshop.export.Keeping;
+import tinperch.workshop.export.Item;
+import tinperch.workshop.export.Parcel;
 import tinperch.workshop.export.PartExport;
+import tinperch.workshop.export.PartFormat;
+import tinperch.workshop.export.PartFormats;
 import tinperch.workshop.store.WorkshopStore;
 
 public class EditAndExportTest extends TempFolder {
     private final WorkshopState state = DemoWorkshop.state();
+    private final KeptModels models = new KeptModels(id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes).findFirst());
 
     private Case blower(double thickness) {
         Upgrade u = state.upgrade("avocet-blower").orElseThrow();
@@ -56,8 +61,7 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
-        KeptModels models = new KeptModels(id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes).findFirst());
-        List<Path> files = PartExport.writeAll(state, state.shop(models), folder.resolve("out"));
+        List<Path> files = PartExport.writeAll(state, state.shop(models), PartFormats.forPrinting(), folder.resolve("out"));
         // Ten parts, three of them in two pieces: an STL a piece, a 3MF a part.
         assertEquals(files.size(), 13 + 10);
         assertEquals(new HashSet<>(files).size(), files.size(), "no part takes another's name");
@@ -80,7 +84,7 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void stlAnd3mfHoldTheSamePart() throws IOException {
-        PartExport.writeAll(state, state.shop(Models.NONE), folder);
+        PartExport.writeAll(state, state.shop(Models.NONE), PartFormats.forPrinting(), folder);
         Mesh stl = StlFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.stl")));
         Mesh mf = ThreeMfFile.read(Files.newInputStream(folder.resolve("Hold-down plate R1.3mf"))).mesh();
         assertEquals(stl.triangleCount(), mf.triangleCount());
@@ -90,14 +94,14 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void fileNamesAreHarmless() {
-        String name = PartExport.fileName("../../etc/pass:wd?*|\u0000 " + "x".repeat(300), "R1", "", PartExport.Format.STL);
+        String name = PartExport.fileName("../../etc/pass:wd?*|\u0000 " + "x".repeat(300), "R1", "", PartFormats.STL);
         assertFalse(name.contains("/") || name.contains("\\") || name.contains(":") || name.contains("\u0000"), name);
         assertTrue(name.length() < 100 && name.endsWith(" R1.stl"), name);
-        assertEquals(PartExport.fileName("///", "R2", "lid", PartExport.Format.THREE_MF), "--- R2 lid.3mf");
+        assertEquals(PartExport.fileName("///", "R2", "lid", PartFormats.THREE_MF), "--- R2 lid.3mf");
     }
 
-    private static List<PartExport.Item> items(Case c) {
-        return PartExport.Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces());
+    private static List<Item> items(Case c) {
+        return Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces());
     }
 
     /** Parts of one name, of names that differ in large letters only, or whose accents are written otherwise: each has its own files. */
@@ -110,7 +114,7 @@ public class EditAndExportTest extends TempFolder {
             parts.add(u.parts().get(0).withId("p" + (parts.size() + 1)).withName(name));
         }
         WorkshopState many = new WorkshopState(s.machines(), List.of(new tinperch.upgrade.Upgrade(u.id(), u.machineId(), u.name(), u.started(), u.trouble(), parts, u.hostMachineId())), List.of(), s.drawer());
-        List<Path> written = PartExport.writeAll(many, many.shop(tinperch.part.Models.NONE), folder.resolve("out"));
+        List<Path> written = PartExport.writeAll(many, many.shop(tinperch.part.Models.NONE), PartFormats.forPrinting(), folder.resolve("out"));
         assertEquals(written.size(), 14);
         try (var files = Files.list(folder.resolve("out"))) {
             assertEquals(files.map(f -> java.text.Normalizer.normalize(f.getFileName().toString(), java.text.Normalizer.Form.NFC).toLowerCase(java.util.Locale.ROOT)).distinct().count(), 14);
@@ -119,7 +123,7 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void aFolderThatIsGoneIsSaid() {
-        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(items(blower(8)), blower(8).part(), "x", "R5", PartExport.Format.STL, folder.resolve("gone")));
+        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(new Parcel(items(blower(8)), blower(8).part(), "x", "R5"), PartFormats.STL, folder.resolve("gone")));
         assertTrue(e.getMessage().contains("is not there"), e.getMessage());
     }
 
@@ -130,8 +134,8 @@ public class EditAndExportTest extends TempFolder {
             w.edit("demo", s -> state);
             Case c = Case.of(w.state().upgrade("avocet-blower").orElseThrow(), "p1", w.shop(), "R5");
             Path first = Files.createDirectory(folder.resolve("first"));
-            for (PartExport.Format f : PartExport.Format.values()) {
-                PartExport.write(items(c), c.part(), "Blower carriage", "R5", f, first);
+            for (PartFormat f : PartFormats.forPrinting()) {
+                PartExport.write(new Parcel(items(c), c.part(), "Blower carriage", "R5"), f, first);
             }
             Keeping.keep(w, Keeping.pack(c, new FactsOnce(c).get(MeshesFact.MESHES).pieces(), 5, "for good", LocalDateTime.of(2026, 11, 26, 12, 0)));
             w.edit("everything else changes", s -> {
@@ -142,12 +146,29 @@ public class EditAndExportTest extends TempFolder {
         try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
             Revision r5 = w.state().revisionsOf("avocet-blower", "p1").get(4);
             Path again = Files.createDirectory(folder.resolve("again"));
-            for (PartExport.Format f : PartExport.Format.values()) {
-                for (Path p : PartExport.write(Keeping.pieces(w, r5), r5.part(), "Blower carriage", r5.mark(), f, again)) {
+            for (PartFormat f : PartFormats.forPrinting()) {
+                for (Path p : PartExport.write(new Parcel(Keeping.pieces(w, r5), r5.part(), "Blower carriage", r5.mark()), f, again)) {
                     assertEquals(Files.readAllBytes(p), Files.readAllBytes(folder.resolve("first").resolve(p.getFileName())), p.toString());
                 }
             }
         }
+    }
+
+    /** Every format of every demo part: named by part, revision and piece, the same when written again. */
+    @Test
+    public void everyFormatIsWrittenAndWrittenAgainTheSame() throws IOException {
+        List<Path> once = PartExport.writeAll(state, state.shop(models), PartFormats.ALL, folder.resolve("once"));
+        List<Path> twice = PartExport.writeAll(state, state.shop(models), PartFormats.ALL, folder.resolve("twice"));
+        assertEquals(once.stream().map(Path::getFileName).toList(), twice.stream().map(Path::getFileName).toList());
+        for (int i = 0; i < once.size(); i++) {
+            assertEquals(Files.readAllBytes(once.get(i)), Files.readAllBytes(twice.get(i)), once.get(i).toString());
+        }
+        for (PartFormat f : PartFormats.ALL) {
+            assertTrue(once.stream().anyMatch(p -> p.toString().endsWith(f.ending())), f.name());
+        }
+        // The house of two pieces is one STEP with both, and a plate for each as DXF.
+        assertEquals(once.stream().filter(p -> p.getFileName().toString().startsWith("Board house") && p.toString().endsWith(".step")).count(), 1);
+        assertEquals(once.stream().filter(p -> p.getFileName().toString().startsWith("Board house") && p.toString().endsWith(".dxf")).count(), 2);
     }
 
     // ---- the engine ----

@@ -22,8 +22,12 @@ import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
+import tinperch.workshop.export.Item;
 import tinperch.workshop.export.Keeping;
+import tinperch.workshop.export.Parcel;
 import tinperch.workshop.export.PartExport;
+import tinperch.workshop.export.PartFormat;
+import tinperch.workshop.export.PartFormats;
 
 /** What became of a kept revision, and what can be done with it. */
 final class RevisionDetail extends VBox {
@@ -126,15 +130,16 @@ final class RevisionDetail extends VBox {
         Case made = desk.caseOf(upgrade().with(r.part()), r.partId()).map(c -> r.recipe().map(c::with).orElse(c)).orElse(null);
         desk.engine().work(() -> {
             try {
-                List<PartExport.Item> items = Keeping.pieces(desk.workshop(), r);
+                List<Item> items = Keeping.pieces(desk.workshop(), r);
                 if (items.isEmpty() && made != null) {
-                    items = PartExport.Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces());
+                    items = Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces());
                 }
                 if (items.isEmpty()) {
                     return r.mark() + " cannot be made any more: its meshes were not kept.";
                 }
-                for (PartExport.Format f : PartExport.Format.values()) {
-                    PartExport.write(items, r.part(), upgrade().name(), r.mark(), f, folder);
+                Parcel parcel = new Parcel(items, r.part(), upgrade().name(), r.mark());
+                for (PartFormat f : PartFormats.forPrinting()) {
+                    PartExport.write(parcel, f, folder);
                 }
                 return "";
             } catch (FileFault | RuntimeException e) {

@@ -32,7 +32,7 @@ public final class Keeping {
     public static Packed pack(Case c, List<MeshesFact.Made> made, int number, String reason, LocalDateTime at) {
         List<MeshBlob> blobs = new ArrayList<>();
         List<Revision.KeptPiece> pieces = new ArrayList<>();
-        for (PartExport.Item i : PartExport.Item.of(made)) {
+        for (Item i : Item.of(made)) {
             MeshBlob blob = MeshBlob.of(SinglePrecision.of(i.mesh()));
             blobs.add(blob);
             pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
@@ -52,11 +52,11 @@ public final class Keeping {
      *
      * @throws FileFault when a mesh is lost or damaged
      */
-    public static List<PartExport.Item> pieces(Workshop workshop, Revision r) throws FileFault {
-        List<PartExport.Item> all = new ArrayList<>();
+    public static List<Item> pieces(Workshop workshop, Revision r) throws FileFault {
+        List<Item> all = new ArrayList<>();
         for (Revision.KeptPiece p : r.pieces()) {
             byte[] bytes = workshop.meshBytes(p.meshId()).orElseThrow(() -> new FileFault("The kept mesh of " + r.mark() + " is lost. Go back to a backup, or keep it anew."));
-            all.add(new PartExport.Item(p.name(), MeshBlob.mesh(bytes), p.count()));
+            all.add(Item.bare(p.name(), MeshBlob.mesh(bytes), p.count()));
         }
         return all;
     }

@@ -1,0 +1,2 @@
+/** Flat outlines as DXF R12, for whatever cuts plates. */
+package tinperch.files.dxf;

@@ -1,0 +1,2 @@
+/** Paper at full size: a template to drill by. */
+package tinperch.files.pdf;

@@ -1,0 +1,2 @@
+/** Flat outlines as SVG at full size. */
+package tinperch.files.svg;
