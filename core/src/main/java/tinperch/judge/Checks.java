@@ -5,6 +5,7 @@ import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.Check;
+import tinperch.check.DovetailCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
 import tinperch.check.OneBodyCheck;
@@ -26,6 +27,7 @@ public final class Checks {
             new WallCheck(),
             new SnapCheck(),
             new SealCheck(),
+            new DovetailCheck(),
             new AirAreaCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),

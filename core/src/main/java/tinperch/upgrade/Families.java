@@ -7,6 +7,7 @@ import tinperch.part.family.BoardMount;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
+import tinperch.part.family.FrameBrace;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
 
@@ -18,6 +19,7 @@ public final class Families {
             new HoseAdapter(),
             new FilterHousing(),
             new FanDuct(),
+            new FrameBrace(),
             new FittedModel());
 
     private Families() {}

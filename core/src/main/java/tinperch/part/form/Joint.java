@@ -49,4 +49,23 @@ public sealed interface Joint {
             soften = List.copyOf(soften);
         }
     }
+
+    /**
+     * A tapered dovetail: slides in freely, tight when home.
+     *
+     * @param taperDeg of each flank along the way it is pushed
+     * @param clearanceMm each flank when home; less than 0 presses
+     * @param wayMm how far it is pushed
+     * @param levers what widens the clearance
+     */
+    record Dovetail(String label, double taperDeg, double clearanceMm, double wayMm, List<Lever> levers) implements Joint {
+        public Dovetail {
+            levers = List.copyOf(levers);
+        }
+
+        /** Play of each flank that a mm of the way takes away: the taper's tangent. */
+        public double closesPerMm() {
+            return Math.tan(Math.toRadians(taperDeg));
+        }
+    }
 }

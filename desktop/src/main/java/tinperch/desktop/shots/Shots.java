@@ -178,6 +178,11 @@ public final class Shots {
             desk.goTo(desk.state().upgrade("turnstone-duct").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
+        detail("brace", () -> desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE));
+        detail("brace-place", () -> {
+            desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE);
+            ((javafx.scene.control.ToggleButton) find("#in-place")).fire();
+        });
         detail("filter-measure", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.MEASURE));
         detail("filter-place", () -> {
             desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.SHAPE);

@@ -55,7 +55,7 @@ final class DemoSurroundings {
         rod("bed cable", "bed", Kind.CABLE, 110, 355, -30, 12, 60, 12, "y", 5);
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
         site("carriage front", "carriage", 0, 120, 46, Vec3.Y.times(-1), 0.3, "avocet-blower.mount");
-        site("left upright, outer face", "", -62, 148, 260, Vec3.X.times(-1), 0.8, "");
+        site("left upright, outer face", "", -62, 148, 130, Vec3.X.times(-1), 0.8, "");
         box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
         space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(-5.5, 52, 32),

@@ -30,6 +30,7 @@ import tinperch.part.family.BoardMount;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
+import tinperch.part.family.FrameBrace;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
@@ -134,7 +135,15 @@ final class DemoUpgrades {
         holes("avocet", "avocet-braces.right", calipers.sheet("right upright", new double[] {0, 0, 20.02, 0, 20.06, 114.2, 0.04, 114.15}, 5.3, 4, AB, AD, BC, AC));
         upgrade("avocet-braces", "avocet", "Braces for the uprights", LocalDate.of(2026, 9, 19),
                 new Trouble("The uprights sway with a full spool on top; ringing shows on tall ribs. The two sides were "
-                        + "taken for mirror images and are not.", "sway at the top, push of 10 N", "0.62 mm"), "curlew");
+                        + "taken for mirror images and are not.", "sway at the top, push of 10 N", "0.62 mm"), "curlew",
+                brace("left", "p1", 150, FrameBrace.Hand.LEFT).atSite(site("avocet", "left upright, outer face")), brace("right", "p2", 144, FrameBrace.Hand.RIGHT));
+    }
+
+    /** Each side by its own readings. */
+    private static PartDesign brace(String side, String id, double heightMm, FrameBrace.Hand hand) {
+        Values v = Values.START.with(FrameBrace.HAND, hand).with(FrameBrace.HEIGHT, heightMm).with(FrameBrace.REACH, 130.0).with(FrameBrace.LIP, 12.0).with(FrameBrace.EDGE, 9.0)
+                .with(FrameBrace.POST_SCREWS.thread, "M5").with(FrameBrace.POST_SCREWS.held, 3.0).with(FrameBrace.POST_SCREWS.length, 20.0).with(FrameBrace.SPLIT, true);
+        return PartDesign.of(id, "frame-brace", "Brace, " + side, v).withMaterial("PETG").bound("post", new Binding.OnSheet("avocet-braces." + side, ""));
     }
 
     private void switchMount() {
