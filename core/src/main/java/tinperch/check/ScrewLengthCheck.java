@@ -22,7 +22,8 @@ import tinperch.upgrade.Change;
  *
  * <p>Grip is everything clamped; what is plastic of it is measured along the screw. Through a nut: grip + nut height + one pitch at least,
  * three diameters more at most (common practice). Into an insert: grip + one diameter at least, and the tip ends 0.5 mm before the bottom
- * (common practice). Lengths of ISO 888; the owner's drawer comes first.
+ * (common practice). Into a thread of the held thing: grip + one diameter at least, and 0.5 mm before that thread's end (common practice).
+ * Lengths of ISO 888; the owner's drawer comes first.
  */
 public final class ScrewLengthCheck implements Check {
     private static final double BEFORE_BOTTOM_MM = 0.5;
@@ -36,13 +37,21 @@ public final class ScrewLengthCheck implements Check {
     private record Span(Seat seat, double minMm, double maxMm) {
         static Span of(Seat s) {
             Screw k = s.screw();
-            double grip = k.washerMm() + k.heldMm() + s.gripMm();
+            double grip = k.washerMm() + clampedMm(k) + s.gripMm();
             if (k.end() == SeatKind.INSERT) {
                 double depth = Double.isInfinite(s.floorMm()) ? k.insert().orElseThrow().lengthMm() + k.thread().diameterMm() : s.floorMm() - BEFORE_BOTTOM_MM;
                 return new Span(s, grip + k.thread().diameterMm(), grip + depth);
             }
+            if (k.end() == SeatKind.TAPPED) {
+                return new Span(s, grip + k.thread().diameterMm(), grip + Math.max(k.heldMm() - BEFORE_BOTTOM_MM, k.thread().diameterMm()));
+            }
             double min = grip + k.thread().nutHeightMm() + k.thread().pitchMm();
             return new Span(s, min, min + 3 * k.thread().diameterMm());
+        }
+
+        /** What is clamped besides plastic; a thing with a thread of its own is not. */
+        private static double clampedMm(Screw k) {
+            return k.end() == SeatKind.TAPPED ? 0 : k.heldMm();
         }
 
         double spare() {
@@ -59,13 +68,13 @@ public final class ScrewLengthCheck implements Check {
             if (k.washerMm() > 0) {
                 parts.add("washer " + Quantity.plain(k.washerMm(), Unit.MM));
             }
-            if (k.heldMm() > 0) {
+            if (clampedMm(k) > 0) {
                 parts.add(k.heldName() + " " + Quantity.plain(k.heldMm(), Unit.MM));
             }
             if (seat.gripMm() > 0) {
                 parts.add("plastic " + Quantity.plain(seat.gripMm(), Unit.MM));
             }
-            return parts.stream().collect(Collectors.joining(" + ")) + " = " + Quantity.mm(k.washerMm() + k.heldMm() + seat.gripMm());
+            return parts.stream().collect(Collectors.joining(" + ")) + " = " + Quantity.mm(k.washerMm() + clampedMm(k) + seat.gripMm());
         }
     }
 
@@ -83,7 +92,7 @@ public final class ScrewLengthCheck implements Check {
     private static Finding finding(String row, Span span, Case c) {
         Screw k = span.seat.screw();
         double length = k.lengthMm();
-        boolean insert = k.end() == SeatKind.INSERT;
+        boolean thread = k.end() == SeatKind.INSERT || k.end() == SeatKind.TAPPED;
         boolean tooShort = length < span.minMm - 1e-6;
         boolean tooLong = !tooShort && length > span.maxMm + 1e-6;
         boolean above = tooShort || !tooLong && length - span.minMm <= span.maxMm - length;
@@ -91,8 +100,9 @@ public final class ScrewLengthCheck implements Check {
         String id = "screw." + row;
         String clamp = "The " + k.rowLabel() + " clamp " + span.text();
         if (tooShort || tooLong) {
-            String why = clamp + (tooShort ? insert ? "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it."
-                    : insert ? "; the tip would press on the bottom of the hole." : "; the end would stand far out behind the nut.");
+            String why = clamp + (tooShort ? thread ? "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it."
+                    : k.end() == SeatKind.TAPPED ? "; it would end before it clamps: the thread of the " + k.heldName() + " is " + Quantity.mm(k.heldMm()) + " deep."
+                    : thread ? "; the tip would press on the bottom of the hole." : "; the end would stand far out behind the nut.");
             return Finding.of(id, Severity.STOP, k.name() + " is " + Quantity.mm(-margin.spare()) + (tooShort ? " short" : " too long"), why)
                     .measured(margin).at(k.pieceId(), k.row()).with(remedies(span, c));
         }

@@ -8,6 +8,7 @@ import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.family.FrameBrace;
+import tinperch.part.family.GantryEnd;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
 
@@ -20,6 +21,7 @@ public final class Families {
             new FilterHousing(),
             new FanDuct(),
             new FrameBrace(),
+            new GantryEnd(),
             new FittedModel());
 
     private Families() {}

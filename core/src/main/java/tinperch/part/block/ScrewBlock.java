@@ -47,7 +47,7 @@ public final class ScrewBlock {
         head = ChoiceParam.of(id + ".head", card, "Head", ScrewThread.Head.CAP, h -> h == ScrewThread.Head.CAP ? "cap" : "button", "Form of the screw head");
         fit = ChoiceParam.of(id + ".fit", card, "Clearance", ScrewThread.Fit.MEDIUM, ScrewBlock::word, "Series of the clearance hole, ISO 273");
         length = NumberParam.length(id + ".length", card, "Screw length", 3, 120, lengthMm, "Without the head");
-        held = NumberParam.length(id + ".held", card, "Held thing is", 0, 60, heldMm, "Thickness of what is screwed on");
+        held = NumberParam.length(id + ".held", card, "Held thing is", 0, 60, heldMm, "Thickness of what is screwed on; where it has the thread, how deep that is");
         washer = new ChoiceParam<>(id + ".washer", card, "Washer", List.of(new ChoiceParam.Option<>(true, "under the head", "under the head"),
                 new ChoiceParam.Option<>(false, "none", "none")), "ISO 7089");
         standoff = NumberParam.length(id + ".standoff", card, "Standoff", 0, 60, standoffMm, "Height of the bosses the thing stands on; 0 lays it flat");

@@ -102,7 +102,7 @@ public final class ScrewRow {
         return switch (seat) {
             case INSERT -> insertHoleMm() / 2;
             case CAPTIVE_NUT -> nutFlatsMm() / 2 / Math.cos(Math.PI / 6);
-            case LOOSE_NUT -> (recessMm > 0 ? headHoleMm() : clearanceMm()) / 2;
+            case LOOSE_NUT, TAPPED -> (recessMm > 0 ? headHoleMm() : clearanceMm()) / 2;
         };
     }
 
@@ -201,7 +201,7 @@ public final class ScrewRow {
                     all.add(new Cavity(name("nut pocket", i), group, block.label + " nut" + of, Cavity.Purpose.NUT, outward(i), nutFlatsMm(), 6,
                             pocketMm(), false, clearanceMm(), thicker));
                 }
-                case LOOSE_NUT -> {
+                case LOOSE_NUT, TAPPED -> {
                     all.add(Cavity.hole(name("hole", i), group, block.label + " hole" + of, inward(i), clearanceMm(), totalMm - recessMm));
                     all.add(new Cavity(name("head", i), group, block.label + " head" + of, Cavity.Purpose.HEAD, outward(i),
                             recessMm > 0 ? headHoleMm() : clearanceMm(), 0, recessMm, false, clearanceMm(), thicker));
@@ -212,17 +212,17 @@ public final class ScrewRow {
         return all;
     }
 
-    /** Its screws. Heads bear on the held thing, or for loose nuts on the far side of the plate. */
+    /** Its screws. Heads bear on the held thing, or for loose nuts and tapped things on the far side of the plate. */
     public List<Screw> screws() {
         List<Screw> all = new ArrayList<>();
-        boolean far = seat == SeatKind.LOOSE_NUT;
+        boolean far = seat == SeatKind.LOOSE_NUT || seat == SeatKind.TAPPED;
         Lever thicker = standoffMm > 0 ? new Lever(block.standoff, 1, "standoff") : new Lever(plate, 1, "wall");
         for (int i = 0; i < places.size(); i++) {
             double seatMm = far ? recessMm : 0;
             double endMm = switch (seat) {
                 case INSERT -> 0;
                 case CAPTIVE_NUT -> totalMm - pocketMm();
-                case LOOSE_NUT -> totalMm;
+                case LOOSE_NUT, TAPPED -> totalMm;
             };
             all.add(new Screw(block.id + "." + holes.holes().get(i).label(), block.id, block.label + " screws", pieceId, thread, head,
                     in.get(block.washer), in.get(block.length), far ? outward(i) : inward(i), seatMm, far, holes.name(), in.get(block.held), seat,

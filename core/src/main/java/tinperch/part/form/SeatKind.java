@@ -2,7 +2,9 @@ package tinperch.part.form;
 
 /** What a screw is tightened into. */
 public enum SeatKind {
-    INSERT("heat-set insert"), CAPTIVE_NUT("captive nut"), LOOSE_NUT("loose nut");
+    INSERT("heat-set insert"), CAPTIVE_NUT("captive nut"), LOOSE_NUT("loose nut"),
+    /** The held thing has a thread of its own, as a motor's face has; how deep it is stands where else its thickness does. */
+    TAPPED("thread of what it holds");
 
     private final String label;
 

@@ -179,9 +179,14 @@ public final class Shots {
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
         detail("brace", () -> desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE));
+        detail("end-block", () -> desk.goTo(desk.state().upgrade("ruff-drive").orElseThrow(), Station.SHAPE));
+        detail("end-block-place", () -> {
+            desk.goTo(desk.state().upgrade("ruff-drive").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
+        });
         detail("brace-place", () -> {
             desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE);
-            ((javafx.scene.control.ToggleButton) find("#in-place")).fire();
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
         detail("filter-measure", () -> desk.goTo(desk.state().upgrade("curlew-filter").orElseThrow(), Station.MEASURE));
         detail("filter-place", () -> {

@@ -70,6 +70,7 @@ final class DemoSheets {
     private static Machine ruff(Machine m) {
         DemoSheets d = new DemoSheets(m, 34, LocalDateTime.of(2026, 3, 14, 15, 0));
         d.sheet("ruff-frame", "diagonals", "frame", 1, "bottom", 700, "left", 640, "falling", 946.9, "rising", 950, "top", 700.4, "right", 640.2);
+        d.sheet("ruff-motor", "motor", "left drive's motor", 2, "face", 42.28, "outside", 33.97, "inside", 28.05, "pilot", 21.96, "shaft", 5, "length", 39.8);
         d.sheet("ruff-hose", "hose", "fume hose", 2, "inner", 50.2, "outer", 56, "bend", 100);
         d.sheet("ruff-opening", "opening", "fume opening", 2, "diameter", 59.9, "other", 60.1, "thickness", 3.02);
         d.sheet("ruff-profile", "profile", "frame profile", 2, "width", 20.02, "height", 20.0, "slot", 6.1);

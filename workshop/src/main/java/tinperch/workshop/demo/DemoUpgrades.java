@@ -31,6 +31,7 @@ import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.family.FrameBrace;
+import tinperch.part.family.GantryEnd;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
@@ -63,6 +64,7 @@ final class DemoUpgrades {
         filterBox();
         doorLatch();
         wireTension();
+        driveEnd();
         fumeHose();
         return state;
     }
@@ -240,6 +242,15 @@ final class DemoUpgrades {
         upgrade("ruff-tension", "ruff", "Wire-tension carriage", LocalDate.of(2026, 7, 11),
                 new Trouble("The wire sags as it warms and cuts a belly into long plugs.", "belly over 400 mm", "2.4 mm"), "curlew",
                 plate("ruff-tension", "Wire-tension carriage", v, "PETG"));
+    }
+
+    /** Half the pulley's pitch Ø aside, so that one run of the belt goes midway between the rods: 20 teeth of 2 mm, 20 × 2 / π / 2. */
+    private void driveEnd() {
+        Values v = Values.START.with(GantryEnd.ASIDE, 6.4).with(GantryEnd.TILT, 45.0).with(GantryEnd.PASSAGE, 18.0);
+        upgrade("ruff-drive", "ruff", "End block for the left drive", LocalDate.of(2026, 11, 14),
+                new Trouble("The wooden block at the drive's end has split; the belt jumps a tooth and the guide rods work loose.", "jumps in an hour of cutting", "6 jumps"), "curlew",
+                PartDesign.of(FIRST, "gantry-end", "Drive end block", v).withMaterial("PETG").bound("motor", new Binding.OnSheet("ruff-motor", ""))
+                        .bound("rod", new Binding.Usual("rod-8")).atSite(site("ruff", "left rail, drive end")));
     }
 
     private void fumeHose() {
