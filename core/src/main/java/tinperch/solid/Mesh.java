@@ -43,6 +43,11 @@ public final class Mesh {
         return gathered(parts, shifts, (i, feature) -> names.get(i));
     }
 
+    /** Several closed meshes as one, where they are; an only one is itself. */
+    public static Mesh gathered(List<Mesh> parts) {
+        return parts.size() == 1 ? parts.get(0) : gathered(parts, java.util.Collections.nCopies(parts.size(), Vec3.ZERO), (i, feature) -> feature);
+    }
+
     /**
      * The same with names of faces made from which mesh they are of and what they are called there.
      *

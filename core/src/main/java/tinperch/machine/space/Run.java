@@ -123,7 +123,7 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
                 bars.add(SolidKernel.evaluate(Leaf.extrusion(name, section, Placement.along(points.get(i - 1), dir, hint), 0, way.length()), Tolerances.USUAL));
             }
         }
-        return Mesh.gathered(bars, java.util.Collections.nCopies(bars.size(), Vec3.ZERO), (i, f) -> f);
+        return Mesh.gathered(bars);
     }
 
     /** As something that stands there with the axes where they are, so that a part's distance from it can be told. */

@@ -17,7 +17,6 @@ import tinperch.files.obj.ObjFile;
 import tinperch.files.stl.StlFile;
 import tinperch.files.threemf.ThreeMfFile;
 import tinperch.solid.Mesh;
-import tinperch.solid.Vec3;
 
 /**
  * A model read from a file.
@@ -46,8 +45,7 @@ public record ModelFile(String name, List<Piece> pieces, boolean unitKnown, Stri
 
     /** All bodies as one. */
     public Mesh mesh() {
-        List<Mesh> all = pieces.stream().map(Piece::mesh).toList();
-        return all.size() == 1 ? all.get(0) : Mesh.gathered(all, all.stream().map(m -> Vec3.ZERO).toList(), (i, feature) -> feature);
+        return Mesh.gathered(pieces.stream().map(Piece::mesh).toList());
     }
 
     private static ModelFile of(String name, Mesh mesh) {

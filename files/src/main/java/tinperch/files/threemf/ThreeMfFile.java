@@ -18,7 +18,6 @@ import javax.xml.stream.XMLStreamWriter;
 import tinperch.files.model.Progress;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
-import tinperch.solid.Vec3;
 import tinperch.solid.SinglePrecision;
 
 /** Writes parts as 3MF and reads what one builds. */
@@ -52,8 +51,7 @@ public final class ThreeMfFile {
 
         /** All that is built, as it stands there, as one mesh. */
         public Mesh mesh() {
-            List<Mesh> all = pieces.stream().map(Piece::mesh).toList();
-            return all.size() == 1 ? all.get(0) : Mesh.gathered(all, all.stream().map(m -> Vec3.ZERO).toList(), (i, feature) -> feature);
+            return Mesh.gathered(pieces.stream().map(Piece::mesh).toList());
         }
 
         /** What the first piece with a name is called; empty when none has one. */
