@@ -67,15 +67,19 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
         double bore = s.boreMm() / 2;
         double[] grips = new double[ROUND];
         double gripRadius = bore + 0.3 * (s.thread().nutAcrossFlatsMm() / 2 - bore);
+        SlotWay slot = SlotWay.of(s.axis().u(), probe.frame(), s.slotMm());
+        int grasped = 0;
         for (int k = 0; k < ROUND; k++) {
-            grips[k] = between(ring(probe, o, gripRadius, k), head, end);
+            if (!isHollow(slot, bore, gripRadius, k)) {
+                grips[grasped++] = between(ring(probe, o, gripRadius, k), head, end);
+            }
         }
-        Arrays.sort(grips);
-        double grip = s.end() == SeatKind.INSERT ? 0 : grips[ROUND / 2];
-        Front front = s.onPart() ? front(probe, o, head, bore, s.seatWidthMm() / 2, s.washer() ? "washer" : "head", mesh)
+        Arrays.sort(grips, 0, grasped);
+        double grip = s.end() == SeatKind.INSERT || grasped == 0 ? 0 : grips[grasped / 2];
+        Front front = s.onPart() ? front(probe, o, head, bore, s.seatWidthMm() / 2, slot, s.washer() ? "washer" : "head", mesh)
                 : new Front(1, 0, "", "");
         if (s.end() == SeatKind.INSERT) {
-            Front mouth = front(probe, o, end, bore, s.insert().orElseThrow().outerMm() / 2 + 0.3, "insert", mesh);
+            Front mouth = front(probe, o, end, bore, s.insert().orElseThrow().outerMm() / 2 + 0.3, slot, "insert", mesh);
             front = mouth.standsMm > front.standsMm ? new Front(front.bearing, mouth.standsMm, mouth.of, mouth.obstacle) : front;
         } else if (s.end() == SeatKind.CAPTIVE_NUT) {
             Front nut = back(probe, o, end, bore, s.thread().nutAcrossFlatsMm() / 2, mesh);
@@ -88,13 +92,16 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
     private record Front(double bearing, double standsMm, String of, String obstacle) {}
 
     /** What lies on a seat seen from outside, and what stands before it. */
-    private static Front front(AxisProbe probe, Vec3 o, double seat, double inner, double outer, String of, Mesh mesh) {
+    private static Front front(AxisProbe probe, Vec3 o, double seat, double inner, double outer, SlotWay slot, String of, Mesh mesh) {
         int bears = 0;
         int lines = 0;
         double stands = 0;
         String obstacle = "";
         for (double r : new double[] {inner + 0.15 * (outer - inner), inner + 0.55 * (outer - inner), outer - 0.05}) {
             for (int k = 0; k < ROUND; k++) {
+                if (isHollow(slot, inner, r, k)) {
+                    continue;
+                }
                 List<AxisProbe.Crossing> line = ring(probe, o, r, k);
                 lines++;
                 if (line.isEmpty()) {
@@ -112,7 +119,7 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
                 }
             }
         }
-        return new Front((double) bears / lines, stands, of, obstacle);
+        return new Front(lines == 0 ? 0 : (double) bears / lines, stands, of, obstacle);
     }
 
     /** The same for a nut, seen from the tip's side. */
@@ -140,6 +147,12 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
             }
         }
         return new Front((double) bears / lines, stands, "nut", obstacle);
+    }
+
+    /** Whether a line of a ring runs through the screw's own slot, where nothing can bear. */
+    private static boolean isHollow(SlotWay slot, double boreRadius, double r, int k) {
+        double a = 2 * Math.PI * (k + 0.17) / ROUND;
+        return (slot.xMm() != 0 || slot.yMm() != 0) && slot.distanceMm(r * Math.cos(a), r * Math.sin(a)) < boreRadius + 0.05;
     }
 
     private static List<AxisProbe.Crossing> ring(AxisProbe probe, Vec3 o, double r, int k) {

@@ -98,6 +98,10 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
         for (double r : radii) {
             for (int k = 0; k < LINES_ALONG; k++) {
                 double a = 2 * Math.PI * (k + 0.13) / LINES_ALONG;
+                // A head slides along its slot: where that is hollow nothing is to carry it.
+                if (c.slotMm() > 0 && SlotWay.of(c.axis().u(), probe.frame(), c.slotMm()).distanceMm(r * Math.cos(a), r * Math.sin(a)) < inner + 0.05) {
+                    continue;
+                }
                 least = Math.min(least, material(probe.at(mouth.x() + r * Math.cos(a), mouth.y() + r * Math.sin(a)), floor));
             }
         }
@@ -197,6 +201,9 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
 
         /** How far a line stays outside the cavity's true outline about zero; negative when it runs into it. */
         private static double outside(Cavity c, double turn, double x0, double y0, double x1, double y1) {
+            if (c.slotMm() > 0) {
+                return SlotWay.at(turn, c.slotMm()).distanceMm(x0, y0, x1, y1) - c.widthMm() / 2;
+            }
             double middle = fromZero(x0, y0, x1, y1);
             if (c.sides() == 0 || middle > 2.5 * c.reachMm()) {
                 return middle - (c.sides() == 0 ? c.widthMm() / 2 : c.reachMm());

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
@@ -20,6 +21,7 @@ public final class Families {
             new HoseAdapter(),
             new FilterHousing(),
             new FanDuct(),
+            new FanBracket(),
             new FrameBrace(),
             new GantryEnd(),
             new FittedModel());

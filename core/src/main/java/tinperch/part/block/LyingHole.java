@@ -19,7 +19,7 @@ public final class LyingHole {
 
     /** Whether a round cavity lies rather than stands. */
     public static boolean lies(Cavity c) {
-        return c.sides() == 0 && Math.abs(c.axis().w().z()) < 0.7;
+        return c.isRound() && Math.abs(c.axis().w().z()) < 0.7;
     }
 
     /** What is to be cut besides the hole itself, from a millimetre before its mouth to its floor; named as the hole, of which it is part. */

@@ -28,6 +28,7 @@ public final class ScrewBlock {
     public final NumberParam boss;
     public final NumberParam insert;
     public final NumberParam recess;
+    public final NumberParam slot;
 
     /**
      * A row of screws.
@@ -37,6 +38,11 @@ public final class ScrewBlock {
      * @param standoffMm height of the bosses of a new part
      */
     public ScrewBlock(String id, String label, Card card, SeatKind seat, double standoffMm, double heldMm, double lengthMm) {
+        this(id, label, card, seat, standoffMm, heldMm, lengthMm, 0);
+    }
+
+    /** @param slotMm how far the holes of a new part are drawn out */
+    public ScrewBlock(String id, String label, Card card, SeatKind seat, double standoffMm, double heldMm, double lengthMm, double slotMm) {
         this.id = id;
         this.label = label;
         x = NumberParam.length(id + ".x", card, "Pattern centre x", -200, 200, 0, "From the middle of the part to the middle of the pattern");
@@ -54,6 +60,7 @@ public final class ScrewBlock {
         boss = NumberParam.length(id + ".boss", card, "Boss Ø", 4, 40, 9.2, "Diameter of the bosses");
         insert = NumberParam.length(id + ".insert", card, "Insert length", 2, 15, 5.7, "The nearest insert of the table is used");
         recess = NumberParam.length(id + ".recess", card, "Recess", 0, 40, 0, "How deep the head is let in, or the nut beyond its own height");
+        slot = NumberParam.length(id + ".slot", card, "Slots", 0, 80, slotMm, "How far it can be moved along y before it is tightened; 0 for round holes, which inserts and captive nuts always have");
     }
 
     private static String word(ScrewThread.Fit fit) {
@@ -62,6 +69,6 @@ public final class ScrewBlock {
 
     /** All of them, in the order they are shown. */
     public List<Param<?>> params() {
-        return List.of(x, y, turn, seat, thread, head, fit, length, held, washer, standoff, boss, insert, recess);
+        return List.of(x, y, turn, seat, thread, head, fit, length, held, washer, standoff, boss, insert, recess, slot);
     }
 }

@@ -51,6 +51,7 @@ public final class ScrewRow {
     private final double bossMm;
     private final double recessMm;
     private final double totalMm;
+    private final double slotMm;
     private final Optional<HeatSetInsert> insert;
     private final List<double[]> places = new ArrayList<>();
 
@@ -73,6 +74,7 @@ public final class ScrewRow {
         bossMm = in.get(block.boss);
         recessMm = in.get(block.recess);
         totalMm = plateMm + standoffMm;
+        slotMm = seat == SeatKind.LOOSE_NUT || seat == SeatKind.TAPPED ? in.get(block.slot) : 0;
         insert = seat == SeatKind.INSERT ? in.hardware().insert(thread.name(), in.get(block.insert)) : Optional.empty();
         if (seat == SeatKind.INSERT && insert.isEmpty()) {
             throw new PartProblem(block.seat, "No insert for " + thread.name() + " is in the table; choose a nut or another thread.");
@@ -87,6 +89,11 @@ public final class ScrewRow {
     /** Middles of its holes about the plate's middle, x and y, mm. */
     public List<double[]> places() {
         return List.copyOf(places);
+    }
+
+    /** How far its holes are drawn out along y, mm. */
+    public double slotMm() {
+        return slotMm;
     }
 
     public double standoffMm() {
@@ -183,7 +190,14 @@ public final class ScrewRow {
     }
 
     private Leaf round(String feature, int i, double diameterMm, double from, double to) {
-        return Leaf.extrusion(feature, Profile.hole(0, 0, diameterMm, SIDES), inward(i), from, to);
+        Placement a = inward(i);
+        // A slot runs along its own x, which is the row's y.
+        return slotMm > 0 ? Leaf.extrusion(feature, Profiles.slot(0, 0, slotMm, diameterMm, SIDES / 2), crosswise(a), from, to)
+                : Leaf.extrusion(feature, Profile.hole(0, 0, diameterMm, SIDES), a, from, to);
+    }
+
+    private static Placement crosswise(Placement a) {
+        return new Placement(a.origin(), a.v(), a.u().times(-1), a.w());
     }
 
     /** The same as things with a purpose. */
@@ -202,9 +216,9 @@ public final class ScrewRow {
                             pocketMm(), false, clearanceMm(), thicker));
                 }
                 case LOOSE_NUT, TAPPED -> {
-                    all.add(Cavity.hole(name("hole", i), group, block.label + " hole" + of, inward(i), clearanceMm(), totalMm - recessMm));
-                    all.add(new Cavity(name("head", i), group, block.label + " head" + of, Cavity.Purpose.HEAD, outward(i),
-                            recessMm > 0 ? headHoleMm() : clearanceMm(), 0, recessMm, false, clearanceMm(), thicker));
+                    all.add(Cavity.hole(name("hole", i), group, block.label + " hole" + of, crosswise(inward(i)), clearanceMm(), totalMm - recessMm).slotted(slotMm));
+                    all.add(new Cavity(name("head", i), group, block.label + " head" + of, Cavity.Purpose.HEAD, crosswise(outward(i)),
+                            recessMm > 0 ? headHoleMm() : clearanceMm(), 0, recessMm, false, clearanceMm(), thicker, slotMm));
                 }
                 default -> throw new IllegalStateException();
             }
@@ -225,9 +239,9 @@ public final class ScrewRow {
                 case LOOSE_NUT, TAPPED -> totalMm;
             };
             all.add(new Screw(block.id + "." + holes.holes().get(i).label(), block.id, block.label + " screws", pieceId, thread, head,
-                    in.get(block.washer), in.get(block.length), far ? outward(i) : inward(i), seatMm, far, holes.name(), in.get(block.held), seat,
+                    in.get(block.washer), in.get(block.length), crosswise(far ? outward(i) : inward(i)), seatMm, far, holes.name(), in.get(block.held), seat,
                     endMm, seat == SeatKind.INSERT ? insertHoleMm() : clearanceMm(), insert, block.length,
-                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, block.thread));
+                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, block.thread, slotMm));
         }
         return all;
     }

@@ -34,14 +34,12 @@ public record StandingRow(ScrewRow row, Placement up) {
 
     /** Its holes as things with a purpose. */
     public List<Cavity> cavities() {
-        return row.cavities().stream().map(c -> new Cavity(c.feature(), c.group(), c.label(), c.purpose(), up.times(c.axis()), c.widthMm(), c.sides(), c.depthMm(),
-                c.through(), c.boreMm(), c.under())).toList();
+        return row.cavities().stream().map(c -> c.at(up.times(c.axis()))).toList();
     }
 
     /** Its screws. */
     public List<Screw> screws() {
-        return row.screws().stream().map(s -> new Screw(s.id(), s.row(), s.rowLabel(), s.pieceId(), s.thread(), s.head(), s.washer(), s.lengthMm(), up.times(s.axis()),
-                s.headMm(), s.onPart(), s.heldName(), s.heldMm(), s.end(), s.endMm(), s.boreMm(), s.insert(), s.lengthParam(), s.grip(), s.insertParam(), s.threadParam())).toList();
+        return row.screws().stream().map(s -> s.at(up.times(s.axis()))).toList();
     }
 
     /** Numbers that move its bosses' faces. */

@@ -212,7 +212,7 @@ public final class ToolCarriagePlate implements PartFamily {
     private static void requireOnPlate(ScrewRow row, String label, double halfW, double halfH) {
         for (double[] p : row.places()) {
             double overX = Math.abs(p[0]) + row.cutRadiusMm() - halfW;
-            double overY = Math.abs(p[1]) + row.cutRadiusMm() - halfH;
+            double overY = Math.abs(p[1]) + row.slotMm() / 2 + row.cutRadiusMm() - halfH;
             if (overX > 0 || overY > 0) {
                 boolean wide = overX >= overY;
                 double needed = Math.ceil(2 * ((wide ? halfW : halfH) + Math.max(overX, overY) + 2));

@@ -69,7 +69,7 @@ public record FlatOutline(double heightMm, List<double[]> outlines, List<double[
         Placement a = c.axis();
         boolean upright = Math.abs(Math.abs(a.w().z()) - 1) < 1e-9;
         double in = (z - a.origin().z()) * a.w().z();
-        if (c.sides() != 0 || !upright || in < -SAME_PLACE_MM || !c.through() && in > c.depthMm() + SAME_PLACE_MM) {
+        if (!c.isRound() || !upright || in < -SAME_PLACE_MM || !c.through() && in > c.depthMm() + SAME_PLACE_MM) {
             return Optional.empty();
         }
         double r = c.widthMm() / 2;

@@ -17,11 +17,32 @@ import tinperch.solid.Placement;
  * @param through whether it has no floor
  * @param boreMm diameter of the hole that goes on behind its floor; 0 for none
  * @param under what thickens the wall behind it
+ * @param slotMm how far a round one is drawn out along the axis' x, from end's middle to end's middle; 0 for none
  */
 public record Cavity(String feature, String group, String label, Purpose purpose, Placement axis, double widthMm, int sides, double depthMm,
-        boolean through, double boreMm, List<Lever> under) {
+        boolean through, double boreMm, List<Lever> under, double slotMm) {
     public Cavity {
         under = List.copyOf(under);
+    }
+
+    /** One that is not drawn out. */
+    public Cavity(String feature, String group, String label, Purpose purpose, Placement axis, double widthMm, int sides, double depthMm, boolean through, double boreMm, List<Lever> under) {
+        this(feature, group, label, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, 0);
+    }
+
+    /** The same drawn out to a slot. */
+    public Cavity slotted(double mm) {
+        return new Cavity(feature, group, label, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, mm);
+    }
+
+    /** The same somewhere else. */
+    public Cavity at(Placement to) {
+        return new Cavity(feature, group, label, purpose, to, widthMm, sides, depthMm, through, boreMm, under, slotMm);
+    }
+
+    /** Whether it is a plain round hole, as a drill makes. */
+    public boolean isRound() {
+        return sides == 0 && slotMm == 0 && widthMm > 0;
     }
 
     /** What it is for. */

@@ -27,13 +27,19 @@ import tinperch.solid.Placement;
  * @param lengthParam parameter of its length
  * @param grip what makes the clamped plastic thicker
  * @param insertParam parameter of the insert's length, {@code threadParam} of the thread
+ * @param slotMm how far it can be moved in its hole along the axis' x; 0 for a round one
  */
 public record Screw(String id, String row, String rowLabel, String pieceId, ScrewThread thread, ScrewThread.Head head, boolean washer,
         double lengthMm, Placement axis, double headMm, boolean onPart, String heldName, double heldMm, SeatKind end, double endMm,
         double boreMm, Optional<HeatSetInsert> insert, NumberParam lengthParam, List<Lever> grip, NumberParam insertParam,
-        ChoiceParam<String> threadParam) {
+        ChoiceParam<String> threadParam, double slotMm) {
     public Screw {
         grip = List.copyOf(grip);
+    }
+
+    /** The same somewhere else. */
+    public Screw at(Placement to) {
+        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, threadParam, slotMm);
     }
 
     /** "M3×16". */

@@ -184,6 +184,11 @@ public final class Shots {
             desk.goTo(desk.state().upgrade("ruff-drive").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
+        detail("bracket", () -> desk.goTo(desk.state().upgrade("curlew-stir").orElseThrow(), Station.SHAPE));
+        detail("bracket-place", () -> {
+            desk.goTo(desk.state().upgrade("curlew-stir").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
+        });
         detail("brace-place", () -> {
             desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());

@@ -125,6 +125,7 @@ final class DemoSurroundings {
         read(Along.Z, "bed", End.Where.HIGH, "lid", End.Where.LOW, 142.00);
         space = space.with(new Neighbour("n" + ++number, "lamp light", "", Kind.LIGHT, Form.CONE, new Vec3(60, 240, 60), new Vec3(170, 90, 66), "z", 0, 0).going("-z"));
         site("rear wall, fan", "", 148, 370, -120, Vec3.Y, 0.5, "curlew-filter.mount");
+        site("rear wall, low", "", 100, 364, -200, Vec3.Y.times(-1), 0.5, "curlew-stir");
         site("roof rail", "", 150, 300, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
 

@@ -27,6 +27,7 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
@@ -62,6 +63,7 @@ final class DemoUpgrades {
         partCooling();
         lampMount();
         filterBox();
+        stirring();
         doorLatch();
         wireTension();
         driveEnd();
@@ -222,6 +224,14 @@ final class DemoUpgrades {
                         + "fine-dust cartridge is at hand.", "smell two metres off after an hour of ABS, out of ten", "8 points"), "curlew",
                 PartDesign.of(FIRST, "filter-housing", "Filter box", v).withMaterial("ABS").bound("cartridge", new Binding.OnSheet("curlew-filter", ""))
                         .bound("mount", new Binding.OnSheet("curlew-filter.mount", "")).atSite(site("curlew", "rear wall, fan")));
+    }
+
+    private void stirring() {
+        Values v = Values.START.with(FanBracket.SCREWS.held, 20.0).with(FanBracket.SCREWS.length, 30.0).with(FanBracket.OPENING, 36.8).with(FanBracket.MOUNT.held, 6.0).with(FanBracket.MOUNT.length, 16.0);
+        upgrade("curlew-stir", "curlew", "Stirring the chamber's air", LocalDate.of(2026, 10, 31),
+                new Trouble("The chamber's lower corners stay cold and large ABS parts lift there.", "corner below the middle, after an hour", "11 K"), "curlew",
+                PartDesign.of(FIRST, "fan-bracket", "Stirring fan bracket", v).withMaterial("ABS").bound("fan", new Binding.OnSheet("curlew-stir-fan", ""))
+                        .bound("mount", new Binding.OnSheet("curlew-stir", "")).atSite(site("curlew", "rear wall, low")));
     }
 
     /** Just begun: no part yet. */

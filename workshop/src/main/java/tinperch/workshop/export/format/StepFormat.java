@@ -3,6 +3,7 @@ package tinperch.workshop.export.format;
 import java.util.List;
 import tinperch.files.step.Round;
 import tinperch.files.step.StepFile;
+import tinperch.part.form.Cavity;
 import tinperch.workshop.export.Item;
 import tinperch.workshop.export.Parcel;
 import tinperch.workshop.export.PartFormat;
@@ -30,7 +31,7 @@ public final class StepFormat implements PartFormat {
     }
 
     private static StepFile.Body body(Item i, String title) {
-        List<Round> rounds = i.cavities().stream().filter(c -> c.sides() == 0 && c.widthMm() > 0).map(c -> new Round(c.axis(), c.widthMm() / 2)).toList();
+        List<Round> rounds = i.cavities().stream().filter(Cavity::isRound).map(c -> new Round(c.axis(), c.widthMm() / 2)).toList();
         return new StepFile.Body(i.titled(title), i.mesh(), rounds, i.place());
     }
 }
