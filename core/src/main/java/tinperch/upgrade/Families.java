@@ -12,11 +12,13 @@ import tinperch.part.family.FrameBrace;
 import tinperch.part.family.GantryEnd;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.family.WheelCarriage;
 
 /** All kinds of part; a new one is added here. */
 public final class Families {
     public static final List<PartFamily> ALL = List.of(
             new ToolCarriagePlate(),
+            new WheelCarriage(),
             new BoardMount(),
             new HoseAdapter(),
             new FilterHousing(),

@@ -62,8 +62,8 @@ public class EditAndExportTest extends TempFolder {
     @Test
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
         List<Path> files = PartExport.writeAll(state, state.shop(models), PartFormats.forPrinting(), folder.resolve("out"));
-        // Fourteen parts, five of them in two pieces: an STL a piece, a 3MF a part.
-        assertEquals(files.size(), 19 + 14);
+        // Fifteen parts, five of them in two pieces: an STL a piece, a 3MF a part.
+        assertEquals(files.size(), 20 + 15);
         assertEquals(new HashSet<>(files).size(), files.size(), "no part takes another's name");
         for (Path p : files) {
             byte[] bytes = Files.readAllBytes(p);

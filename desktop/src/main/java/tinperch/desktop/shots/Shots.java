@@ -189,6 +189,11 @@ public final class Shots {
             desk.goTo(desk.state().upgrade("curlew-stir").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
         });
+        detail("wheels", () -> desk.goTo(desk.state().upgrade("ruff-second").orElseThrow(), Station.SHAPE));
+        detail("wheels-place", () -> {
+            desk.goTo(desk.state().upgrade("ruff-second").orElseThrow(), Station.SHAPE);
+            Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());
+        });
         detail("brace-place", () -> {
             desk.goTo(desk.state().upgrade("avocet-braces").orElseThrow(), Station.SHAPE);
             Platform.runLater(() -> ((javafx.scene.control.ToggleButton) find("#in-place")).fire());

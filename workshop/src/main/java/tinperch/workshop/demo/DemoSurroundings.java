@@ -148,6 +148,8 @@ final class DemoSurroundings {
         box("foam block", "", Kind.SOLID, 80, 60, 0, 360, 480, 120, 5, 0);
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
         box("rear panel", "", Kind.SOLID, 600, 400, 40, 3, 160, 160, 0, 0);
+        // Midway between the wheels of a carriage, on the rail's middle line.
+        site("left rail, outer side", "left carriage", 200, -50, -10, Vec3.Y.times(-1), 0.5, "");
         // Beside the rail's end: the motor's shaft stands here, the guide rods lead along the rail.
         site("left rail, drive end", "", -100, -50, 12, Vec3.Z, 0.5, "");
         site("rear panel, fume opening", "", 603, 480, 120, Vec3.X, 0.5, "ruff-opening");

@@ -34,6 +34,7 @@ import tinperch.part.family.FittedModel;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.family.GantryEnd;
 import tinperch.part.form.SeatKind;
+import tinperch.part.family.WheelCarriage;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
@@ -67,6 +68,7 @@ final class DemoUpgrades {
         doorLatch();
         wireTension();
         driveEnd();
+        secondWire();
         fumeHose();
         return state;
     }
@@ -252,6 +254,15 @@ final class DemoUpgrades {
         upgrade("ruff-tension", "ruff", "Wire-tension carriage", LocalDate.of(2026, 7, 11),
                 new Trouble("The wire sags as it warms and cuts a belly into long plugs.", "belly over 400 mm", "2.4 mm"), "curlew",
                 plate("ruff-tension", "Wire-tension carriage", v, "PETG"));
+    }
+
+    private void secondWire() {
+        Values v = Values.START.with(WheelCarriage.SPACER, 10.0).with(WheelCarriage.AXLES.thread, "M5").with(WheelCarriage.AXLES.held, 20.0).with(WheelCarriage.AXLES.length, 35.0)
+                .with(WheelCarriage.CARRIED.thread, "M4").with(WheelCarriage.CARRIED.boss, 12.8).with(WheelCarriage.CARRIED.standoff, 9.0).with(WheelCarriage.CARRIED.length, 10.0).with(WheelCarriage.APART, 64.0);
+        upgrade("ruff-second", "ruff", "A carriage for a second wire", LocalDate.of(2026, 11, 18),
+                new Trouble("Long wedges are cut twice and never match: a second wire beside the first would cut both faces at once.", "step between the two cuts", "1.6 mm"), "curlew",
+                PartDesign.of(FIRST, "wheel-carriage", "Second wire's carriage", v).withMaterial("PETG").bound("profile", new Binding.OnSheet("ruff-profile", ""))
+                        .bound("tool", new Binding.OnSheet("ruff-tension.tool", "")).atSite(site("ruff", "left rail, outer side")));
     }
 
     /** Half the pulley's pitch Ø aside, so that one run of the belt goes midway between the rods: 20 teeth of 2 mm, 20 × 2 / π / 2. */

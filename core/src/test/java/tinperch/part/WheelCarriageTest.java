@@ -1,0 +1,114 @@
+package tinperch.part;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.testng.annotations.Test;
+import tinperch.check.Severity;
+import tinperch.part.block.BeltClamp;
+import tinperch.part.family.WheelCarriage;
+import tinperch.part.mark.Marking;
+import tinperch.part.param.Values;
+import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Vec3;
+import tinperch.solid.query.Rays;
+import tinperch.solid.query.Slicer;
+import tinperch.solid.query.TriangleTree;
+import tinperch.upgrade.Case;
+
+/** From usual sizes: a profile of 20 × 20, a tool on four holes 32 × 32. */
+public class WheelCarriageTest {
+    private static final GeometryFactory JTS = new GeometryFactory();
+    private static final Values PLAIN = Values.START.with(Marking.HEIGHT, 0.0).with(WheelCarriage.AXLES.thread, "M5");
+
+    private static Case carriage(Values v) {
+        return PartExamples.usual("wheel-carriage", v);
+    }
+
+    private static Geometry disc(double x, double y, double r) {
+        return JTS.createPoint(new Coordinate(x, y)).buffer(r, 64);
+    }
+
+    private static Geometry hull(Geometry... of) {
+        return JTS.createGeometryCollection(of).convexHull();
+    }
+
+    private static double sectionMm2(Mesh m, double z) {
+        return Slicer.section(m, Placement.at(0, 0, z)).stream().mapToDouble(Profile::areaMm2).sum();
+    }
+
+    /**
+     * The grown outline by JTS from its description: M5 holes of 5.5 (ISO 273 medium) and eccentric ones of 7.2 with 6 mm round them, tool discs as wide as an
+     * insert's hole and 6 mm; webs; less all that is cut. Discs of 48 sides are 0.3 % smaller than circles.
+     */
+    @Test
+    public void theOutlineIsGrownRoundWhatItHolds() {
+        Values v = PLAIN.with(BELT_WIDE, 0.0);
+        Mesh m = PartExamples.mesh(carriage(v));
+        double toolDisc = m == null ? 0 : 4.0 / 2 + 6;
+        double[][] tools = {{-16, -16}, {16, -16}, {16, 16}, {-16, 16}};
+        Geometry outline = hull(disc(-16, -16, toolDisc), disc(16, -16, toolDisc), disc(16, 16, toolDisc), disc(-16, 16, toolDisc));
+        List<Geometry> wheels = new ArrayList<>();
+        for (double[] w : new double[][] {{-30, 20, 5.5}, {30, 20, 5.5}, {-30, -20, 7.2}, {30, -20, 7.2}}) {
+            Geometry wheel = disc(w[0], w[1], w[2] / 2 + 6);
+            wheels.add(wheel);
+            double[][] near = tools.clone();
+            java.util.Arrays.sort(near, java.util.Comparator.comparingDouble(p -> Math.hypot(p[0] - w[0], p[1] - w[1])));
+            outline = outline.union(hull(wheel, disc(near[0][0], near[0][1], toolDisc), disc(near[1][0], near[1][1], toolDisc)));
+        }
+        outline = outline.union(hull(wheels.get(0), wheels.get(1))).union(hull(wheels.get(2), wheels.get(3)));
+        double cut = Math.PI * (2 * 2.75 * 2.75 + 2 * 3.6 * 3.6);
+        // Under the inserts' holes, which reach 6.7 mm down from 14.
+        assertEquals(sectionMm2(m, 1), outline.getArea() - cut, outline.getArea() * 0.006);
+        assertTrue(sectionMm2(PartExamples.mesh(carriage(v.with(WheelCarriage.OUTLINE, WheelCarriage.Outline.RECTANGLE))), 1) > 1.05 * sectionMm2(m, 1), "and is less than a rectangle");
+    }
+
+    private static final tinperch.part.param.NumberParam BELT_WIDE = WheelCarriage.BELT.wide;
+
+    @Test
+    public void threeWheelsStandOnATriangle() {
+        Case c = carriage(PLAIN.with(WheelCarriage.WHEELS, WheelCarriage.Wheels.THREE));
+        Rays r = new Rays(TriangleTree.of(PartExamples.mesh(c)));
+        assertEquals(r.hits(new Vec3(0.3, -20.2, -5), Vec3.Z).size(), 0, "one eccentric hole in the middle");
+        assertEquals(r.hits(new Vec3(30, 20.4, -5), Vec3.Z).size(), 0);
+        assertEquals(r.hits(new Vec3(-30, 20.4, -5), Vec3.Z).size(), 0);
+        assertEquals(PartExamples.meshes(c).size(), 1);
+    }
+
+    /** Along the teeth of a clamp: plastic and gaps alternate with the belt's pitch; its back is a straight slot of back and play. */
+    @Test
+    public void theClampHasTheBeltsTeeth() {
+        for (BeltClamp.Belt b : BeltClamp.Belt.values()) {
+            Values v = PLAIN.with(WheelCarriage.BELT.belt, b).with(WheelCarriage.BELT.apart, 60.0).with(WheelCarriage.BELT.y, 0.0).with(WheelCarriage.BELT.teeth, 8.0);
+            Rays r = new Rays(TriangleTree.of(PartExamples.mesh(carriage(v))));
+            // The toothed side is at −y: just behind the back the clamp's own teeth stand.
+            double thick = b == BeltClamp.Belt.TWO ? 1.38 : 2.4;
+            double tooth = b == BeltClamp.Belt.TWO ? 0.75 : 1.14;
+            List<Double> hits = r.hits(new Vec3(-100, -(thick - tooth + 0.15) - tooth / 2, 10), Vec3.X).stream().map(Rays.Hit::distanceMm).filter(d -> d < 100).sorted().toList();
+            List<Double> starts = new ArrayList<>();
+            for (int i = 0; i < hits.size(); i += 2) {
+                starts.add(hits.get(i));
+            }
+            assertTrue(starts.size() >= 9, b + ": eight gaps have nine teeth between and beside them, " + starts);
+            for (int i = 2; i + 1 < starts.size(); i++) {
+                assertEquals(starts.get(i) - starts.get(i - 1), b.pitchMm(), 1e-6, "from tooth to tooth");
+            }
+            assertEquals(r.hits(new Vec3(-30, -0.2, 100), Vec3.Z.times(-1)).get(0).distanceMm(), 100 - 7, 1e-6, "the slot's floor is a millimetre above the plate");
+        }
+    }
+
+    @Test
+    public void startedForItsProfileItStopsAtNothing() {
+        Case c = carriage(PLAIN.with(WheelCarriage.AXLES.length, 30.0));
+        assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).toList(), List.of());
+        assertEquals(new WheelCarriage().starts(c.recipe().refs()).get(0), Values.START.with(WheelCarriage.AXLES.thread, "M5").with(WheelCarriage.AXLES.length, 30.0)
+                .with(WheelCarriage.ROWS, 40.0), "20 of profile and wheels of 24 that run 2 deep");
+    }
+}
