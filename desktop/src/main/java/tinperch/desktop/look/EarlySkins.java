@@ -22,7 +22,8 @@ public final class EarlySkins {
         List<Node> children = parent.getChildrenUnmodifiable();
         for (int i = 0; i < children.size(); i++) {
             Node n = children.get(i);
-            if (!n.isVisible()) {
+            // What is only hidden is styled with the frame all the same; whole pages put away are waited for until somebody comes to them.
+            if (!n.isVisible() && Ui.isPutAway(n)) {
                 continue;
             }
             if (n instanceof Control c && c.getSkin() == null) {

@@ -84,9 +84,14 @@ public final class Ui {
         page.getProperties().put(PUT_AWAY, away);
     }
 
+    /** Whether a page was put away. */
+    static boolean isPutAway(Node page) {
+        return page.hasProperties() && Boolean.TRUE.equals(page.getProperties().get(PUT_AWAY));
+    }
+
     /** The same for what one comes back to less often: it lets its large pictures go meanwhile. */
     public static void putFarAway(Node place, boolean away) {
-        boolean before = Boolean.TRUE.equals(place.getProperties().get(PUT_AWAY));
+        boolean before = isPutAway(place);
         putAway(place, away);
         if (before != away) {
             pictures(place, away);
