@@ -9,8 +9,12 @@ import java.util.Map;
 import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.machine.Machine;
+import tinperch.part.PartFamily;
+import tinperch.part.bind.MeshRef;
+import tinperch.upgrade.Families;
 
 /** A new owner with an empty workshop gets to a printable part by keyboard and mouse alone. */
 public class FromNothingTest extends WindowTest {
@@ -63,6 +67,32 @@ public class FromNothingTest extends WindowTest {
         assertTrue(Files.exists(folder.resolve("Probe holder R1.3mf")), text("export-complaint"));
     }
 
+    /** Every kind, from nothing but usual sizes to a file: Ctrl+N, F3, its name and Enter, F4, a click. */
+    @Test(groups = "deep")
+    public void everyKindIsMadeAndWrittenFromUsualSizes() throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.M);
+        WaitForAsyncUtils.waitForFxEvents();
+        for (PartFamily f : Families.ALL) {
+            if (f.roles().stream().anyMatch(r -> r.kind().equals(MeshRef.KIND))) {
+                continue;
+            }
+            robot.push(KeyCode.CONTROL, KeyCode.N);
+            WaitForAsyncUtils.waitForFxEvents();
+            String id = desk.upgrade().orElseThrow().id();
+            robot.push(KeyCode.F3);
+            WaitForAsyncUtils.waitForFxEvents();
+            type("find-kind", f.title());
+            waitFor(() -> !upgrade(id).parts().isEmpty(), "no " + f.title() + " is made");
+            waitForPicture();
+            assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
+            robot.push(KeyCode.F4);
+            waitForPicture();
+            type("export-folder", folder.toString());
+            press("export-3mf");
+            String file = upgrade(id).parts().get(0).name() + " R1.3mf";
+            waitFor(() -> Files.exists(folder.resolve(file)), file + " is not written");
+        }
+    }
 
     @Test
     public void undoOfTheFirstMachineLeadsBackToTheBeginning() throws Exception {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -51,6 +52,7 @@ final class KindsPage extends VBox implements View {
         find.setPromptText("type what it should do: fan, hose, board …");
         find.setPrefWidth(280);
         find.textProperty().addListener((o, a, b) -> fill());
+        find.setOnAction(e -> chooseFound());
         HBox head = new HBox(14, Ui.label("What kind of part?", "title"), find);
         head.setAlignment(Pos.BASELINE_LEFT);
         if (partsBefore > 0) {
@@ -113,6 +115,16 @@ final class KindsPage extends VBox implements View {
         return b;
     }
 
+    /** The only one found is taken; of several the first gets the keyboard. */
+    private void chooseFound() {
+        List<Button> found = groups.lookupAll(".kind-card").stream().filter(Button.class::isInstance).map(Button.class::cast).toList();
+        if (found.size() == 1) {
+            found.get(0).fire();
+        } else if (!found.isEmpty()) {
+            found.get(0).requestFocus();
+        }
+    }
+
     private void fill() {
         String typed = find.getText() == null ? "" : find.getText().strip().toLowerCase(Locale.ROOT);
         groups.getChildren().clear();
@@ -128,8 +140,9 @@ final class KindsPage extends VBox implements View {
             }
             if (!found.isEmpty()) {
                 // As many beside each other as there are; the groups themselves break into rows.
-                HBox row = new HBox(12);
+                FlowPane row = new FlowPane(12, 12);
                 row.getChildren().addAll(found);
+                row.prefWrapLengthProperty().bind(Bindings.min(found.size() * (WIDTH + 12), groups.widthProperty()));
                 groups.getChildren().add(new VBox(6, Ui.label(does.label(), "section"), row));
             }
         }

@@ -1,0 +1,236 @@
+package tinperch.desktop.shots;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.application.Platform;
+import javafx.event.ActionEvent;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.stage.Stage;
+import javafx.stage.Window;
+import tinperch.desktop.desk.Begin;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Page;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.look.Ui;
+import tinperch.part.bind.Binding;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
+import tinperch.upgrade.PartDesign;
+import tinperch.upgrade.Upgrade;
+import tinperch.workshop.WorkshopState;
+
+/** The way through the demo workshop on which pictures are taken: one step after the other, each from where the one before ended. */
+final class Walk {
+    private final Desk desk;
+    private final Stage stage;
+    private final boolean dark;
+    private final Upgrade blower;
+    private final List<Step> steps = new ArrayList<>();
+
+    /**
+     * What is done for one picture.
+     *
+     * @param name of its file
+     * @param isMain whether it is of a main view, not a closer look
+     */
+    record Step(String name, Runnable prepare, boolean isMain) {}
+
+    Walk(Desk desk, Stage stage, boolean dark) {
+        this.desk = desk;
+        this.stage = stage;
+        this.dark = dark;
+        blower = desk.state().upgrade("avocet-blower").orElseThrow();
+    }
+
+    /** All of them. */
+    List<Step> steps() {
+        step("standing-sheet", () -> at("avocet"));
+        detail("two-loadouts", () -> at("curlew"));
+        step("book", () -> {
+            desk.goTo(Page.BOOK);
+            ((Slider) find("#book-day")).setValue(300);
+            ((Button) find("#fit-open")).fire();
+            Platform.runLater(() -> scrollTo(find("#book-day")));
+        });
+        detail("ruff", () -> at("ruff"));
+        detail("ruff-space", () -> desk.goTo(Page.SURROUNDINGS));
+        detail("ruff-sites", () -> ((ToggleButton) find("#side-sites")).fire());
+        detail("curlew", () -> at("curlew"));
+        detail("curlew-models", () -> desk.goTo(Page.MODELS));
+        detail("avocet", () -> at("avocet"));
+        step("surroundings", () -> {
+            desk.goTo(Page.SURROUNDINGS);
+            find("#travel-x").fireEvent(new javafx.scene.input.KeyEvent(javafx.scene.input.KeyEvent.KEY_PRESSED, "", "",
+                    javafx.scene.input.KeyCode.RIGHT, true, false, false, false));
+        });
+        step("distances", () -> ((ToggleButton) find("#side-distances")).fire());
+        detail("side-lines", () -> {
+            ((ToggleButton) find("#side-lines")).fire();
+            ((Button) find("#line-" + desk.state().machine("avocet").orElseThrow().surroundings().runs().get(0).id())).fire();
+        });
+        detail("thing-chosen", () -> {
+            ((ToggleButton) find("#side-things")).fire();
+            ((Button) find("#neighbour-" + desk.state().machine("avocet").orElseThrow().surroundings().neighbours().stream().filter(n -> n.name().equals("carriage")).findFirst()
+                    .orElseThrow().id())).fire();
+            ((Button) find("#space-near")).fire();
+        });
+        detail("table-large", () -> ((Button) find("#space-turn")).fire());
+        detail("side-axes", () -> ((ToggleButton) find("#side-axes")).fire());
+        step("readings", () -> {
+            desk.goTo(Page.READINGS);
+            ((ToggleButton) find("#sheet-avocet-fan")).fire();
+            Platform.runLater(() -> focus("#reading-inside"));
+        });
+        detail("readings-chip", () -> ((Button) find("#chip-inside-0")).fire());
+        detail("readings-push", () -> ((ToggleButton) find("#sheet-avocet-sway")).fire());
+        detail("readings-new", () -> ((Button) find("#new-sheet")).fire());
+        step("models", () -> desk.goTo(Page.MODELS));
+        step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
+        step("measure", () -> desk.goTo(blower, Station.MEASURE));
+        detail("measure-focus", () -> focus("#reading-BD.outside"));
+        step("measure-uprights", () -> at("avocet-braces", Station.MEASURE));
+        step("shape", () -> desk.goTo(blower, Station.SHAPE));
+        detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
+        detail("shape-fields", () -> ((Button) find("#card-tool")).fire());
+        detail("shape-feature", () -> {
+            PartDesign p = desk.part().orElseThrow();
+            desk.edits().make(blower.id(), p.with(new Feature("f1", "hole", "Hole 1", Anchor.middle("part", "plate", tinperch.solid.Vec3.Z).at(-30, 8), Values.START, false)), "add a hole");
+            Platform.runLater(() -> {
+                ((Button) find("#feature-f1")).fire();
+                scrollTo(find("#features"));
+            });
+        });
+        detail("shape-wrong", () -> {
+            // Without the hole of the picture before.
+            desk.workshop().undo();
+            typeWrong();
+        });
+        detail("shape-cut", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((ToggleButton) find("#cut-x")).fire();
+        });
+        detail("cant-tell", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            desk.edits().make(blower.id(), desk.part().orElseThrow().atSite("").bound("tool", new Binding.Usual("holes-32x32")), "mounts nowhere");
+        });
+        detail("folded", () -> {
+            desk.workshop().undo();
+            at("ruff-fume", Station.SHAPE);
+            ((Button) find("#fold-margins")).fire();
+        });
+        detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
+        step("print", () -> desk.goTo(blower, Station.PRINT));
+        step("verdict", () -> desk.goTo(blower, Station.VERDICT));
+        detail("switch-mount", () -> at("avocet-switch", Station.SHAPE));
+        step("kinds", () -> at("curlew-door", Station.SHAPE));
+        step("in-place", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((ToggleButton) find("#in-place")).fire();
+        });
+        detail("pieces", () -> {
+            at("ruff-fume", Station.SHAPE);
+            Platform.runLater(() -> ((Slider) find("#pull-apart")).setValue(1));
+        });
+        step("filter", () -> {
+            at("curlew-filter", Station.SHAPE);
+            Platform.runLater(() -> ((Slider) find("#pull-apart")).setValue(0.6));
+        });
+        detail("duct", () -> at("turnstone-duct", Station.SHAPE));
+        detail("duct-place", () -> onTheMachine("turnstone-duct"));
+        detail("brace", () -> at("avocet-braces", Station.SHAPE));
+        detail("end-block", () -> at("ruff-drive", Station.SHAPE));
+        detail("end-block-place", () -> onTheMachine("ruff-drive"));
+        detail("bracket", () -> at("curlew-stir", Station.SHAPE));
+        detail("bracket-place", () -> onTheMachine("curlew-stir"));
+        detail("wheels", () -> at("ruff-second", Station.SHAPE));
+        detail("wheels-place", () -> onTheMachine("ruff-second"));
+        detail("brace-place", () -> onTheMachine("avocet-braces"));
+        detail("filter-measure", () -> at("curlew-filter", Station.MEASURE));
+        detail("filter-place", () -> onTheMachine("curlew-filter"));
+        detail("board-house", () -> at("turnstone-board", Station.SHAPE));
+        detail("board-print", () -> at("turnstone-board", Station.PRINT));
+        detail("board-measure", () -> at("turnstone-board", Station.MEASURE));
+        step("model-part", () -> at("turnstone-guard", Station.SHAPE));
+        detail("model-print", () -> at("turnstone-guard", Station.PRINT));
+        step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
+        detail("backups", () -> {
+            desk.workshop().edit("rename", s -> s.with(s.machine("ruff").orElseThrow().withName("Ruff the second")));
+            desk.placeProperty().set(new Desk.Place.AtBackups());
+        });
+        detail("finder", () -> {
+            desk.goTo(blower, Station.SHAPE);
+            ((Button) find("#find")).fire();
+        });
+        step("shape-dark", () -> {
+            List.copyOf(Window.getWindows()).stream().filter(w -> w != stage).forEach(Window::hide);
+            desk.theme().setDark(true);
+            desk.goTo(blower, Station.SHAPE);
+        });
+        detail("frame-start", () -> {
+            Begin.machine(desk);
+            desk.goTo(Page.SURROUNDINGS);
+        });
+        detail("frame", () -> ((Button) find("#space-begin")).fire());
+        step("welcome", () -> {
+            desk.theme().setDark(dark);
+            desk.workshop().edit("everything is put away", s -> WorkshopState.EMPTY);
+            desk.placeProperty().set(new Desk.Place.Nowhere());
+        });
+        return steps;
+    }
+
+    private void step(String name, Runnable prepare) {
+        steps.add(new Step(name, prepare, true));
+    }
+
+    /** A view for a closer look, written only when all are asked for. */
+    private void detail(String name, Runnable prepare) {
+        steps.add(new Step(name, prepare, false));
+    }
+
+    private void at(String machineId) {
+        desk.goTo(desk.state().machine(machineId).orElseThrow());
+    }
+
+    private void at(String upgradeId, Station station) {
+        desk.goTo(desk.state().upgrade(upgradeId).orElseThrow(), station);
+    }
+
+    private void onTheMachine(String upgradeId) {
+        at(upgradeId, Station.SHAPE);
+        Platform.runLater(() -> ((ToggleButton) find("#in-place")).fire());
+    }
+
+    private Node find(String id) {
+        return Ui.find(stage.getScene().getRoot(), id.substring(1));
+    }
+
+    private static void scrollTo(Node n) {
+        Node p = n;
+        while (p != null && !(p instanceof ScrollPane)) {
+            p = p.getParent();
+        }
+        if (p instanceof ScrollPane pane) {
+            double content = pane.getContent().getBoundsInLocal().getHeight() - pane.getViewportBounds().getHeight();
+            double y = pane.getContent().sceneToLocal(n.localToScene(0, 0)).getY() - 40;
+            pane.setVvalue(content > 0 ? Math.max(0, Math.min(1, y / content)) : 0);
+        }
+    }
+
+    private void focus(String id) {
+        find(id).requestFocus();
+    }
+
+    private void typeWrong() {
+        TextField f = (TextField) find("#field-plate.width");
+        f.requestFocus();
+        f.setText("40");
+        f.fireEvent(new ActionEvent());
+    }
+}
