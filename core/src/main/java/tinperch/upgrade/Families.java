@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.EdgeClip;
 import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
@@ -26,6 +27,7 @@ public final class Families {
             new FanBracket(),
             new FrameBrace(),
             new GantryEnd(),
+            new EdgeClip(),
             new FittedModel());
 
     private Families() {}

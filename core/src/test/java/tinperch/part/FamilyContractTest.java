@@ -54,6 +54,7 @@ public class FamilyContractTest {
         List<Object> all = new ArrayList<>();
         a.form().get().pieces().forEach(p -> corners(p.solid(), all));
         PartForm f = a.form().get();
+        f.held().forEach(h -> corners(h.solid(), all));
         return List.of(all, f.screws(), f.mount(), f.joints(), Marking.HEIGHT.of(c.recipe().values()));
     }
 
@@ -115,10 +116,16 @@ public class FamilyContractTest {
     @Test(dataProvider = "families")
     public void everyParameterIsSeen(PartFamily f) {
         List<String> unseen = new ArrayList<>();
+        List<Values> bases = bases(f);
+        List<Object> seen = bases.stream().map(b -> seen(marked(f, b))).toList();
         for (Param<?> p : f.params()) {
             boolean visible = false;
-            for (Values base : bases(f)) {
-                Object before = seen(marked(f, base));
+            for (int i = 0; i < bases.size(); i++) {
+                Values base = bases.get(i);
+                Object before = seen.get(i);
+                if (before instanceof String) {
+                    continue;
+                }
                 for (Values v : others(p, base)) {
                     Object after = seen(marked(f, v));
                     if (!(after instanceof String) && !(before instanceof String) && !after.equals(before)) {
@@ -205,10 +212,10 @@ public class FamilyContractTest {
     public void anyValuesGiveClosedPiecesOrASentence(PartFamily f) {
         Random r = new Random(21);
         int made = 0;
-        for (int n = 0; n < 150; n++) {
+        for (int n = 0; n < 100; n++) {
             made += closedOrSaid(marked(f, random(f, r, 0.04)), f.id() + " " + n) ? 1 : 0;
         }
-        assertTrue(made > 30, "made " + made);
+        assertTrue(made > 20, "made " + made);
     }
 
     /** Every remedy offered after it was tried does what it says when it is made. */
@@ -216,7 +223,7 @@ public class FamilyContractTest {
     public void everyRemedyCuresWhatItPromises(PartFamily f) {
         Random r = new Random(5);
         int tried = 0;
-        for (int n = 0; n < 30; n++) {
+        for (int n = 0; n < 18; n++) {
             Case c = marked(f, random(f, r, 0.12));
             if (new FactsOnce(c).get(MeshesFact.BARE).pieces().isEmpty()) {
                 continue;

@@ -150,6 +150,11 @@ final class Walk {
         detail("bracket-place", () -> onTheMachine("curlew-stir"));
         detail("wheels", () -> at("ruff-second", Station.SHAPE));
         detail("wheels-place", () -> onTheMachine("ruff-second"));
+        detail("clip-place", () -> {
+            at("turnstone-hold", Station.SHAPE);
+            desk.show("p2");
+            Platform.runLater(() -> ((ToggleButton) find("#in-place")).fire());
+        });
         detail("brace-place", () -> onTheMachine("avocet-braces"));
         detail("filter-measure", () -> at("curlew-filter", Station.MEASURE));
         detail("filter-place", () -> onTheMachine("curlew-filter"));

@@ -51,6 +51,7 @@ final class DemoSheets {
         d.sheet("turnstone-blocks", "blocks", "arm over the bed", 2, "bar", 150, "stack", 0.9);
         d.sheet("turnstone-board", "board", "control board", 2, "length", 84.1, "width", 56.0, "out.x", 79.0, "in.x", 72.6, "out.y", 51.0,
                 "in.y", 44.6, "tallest", 17, "tails", 2);
+        d.sheet("turnstone-base", "outline", "base plate", 2, "length", 230.1, "width", 190.0, "thickness", 6.02, "diagonal", 298.4);
         d.sheet("turnstone-post", "pair", "post, two holes", 2, "out", 43.9, "in", 37.1);
         d.sheet("turnstone-fan", "fan", "fan of drawer 2", 2, "frame", 40.1, "outside", 35.4, "inside", 28.5, "depth", 10.6, "ring", 37.8, "hub", 23);
         d.sheet("turnstone-rod", "rod", "z rod", 3, "diameter", 7.98, "other", 7.97, "length", 320, "bow", 0.12);

@@ -91,6 +91,7 @@ final class DemoSurroundings {
 
     private void turnstone() {
         box("post", "", Kind.SOLID, -60, 40, -10, 30, 40, 210, 3, 0);
+        box("base plate", "", Kind.SOLID, -80, 20, -16, 230, 190, 6, 0.5, 0);
         box("bed", "bed", Kind.SOLID, -2, 60, -4, 124, 124, 4, 5, 0);
         box("arm", "arm", Kind.SOLID, -60, 62, 30, 190, 16, 16, 2, 0);
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
@@ -102,6 +103,7 @@ final class DemoSurroundings {
         read(Along.Z, "bed", End.Where.HIGH, "hot block", End.Where.LOW, 2.00, 2.02, 1.98);
         read(Along.Z, "bed", End.Where.HIGH, "arm", End.Where.LOW, 30.00);
         space = space.with(new Site("s" + ++number, "in front of the hot end", "carriage", new Vec3(0, 4, 54), Vec3.Z.times(-1), -90, 0.8, "turnstone-fan"));
+        site("base plate, right edge", "", 150, 120, -16, Vec3.Z, 0.5, "turnstone-base");
         site("post, outer face", "", -60, 60, 120, Vec3.X.times(-1), 0.5, "turnstone-post");
     }
 

@@ -27,6 +27,7 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.EdgeClip;
 import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
 import tinperch.part.family.FilterHousing;
@@ -174,7 +175,9 @@ final class DemoUpgrades {
                 .with(CARRIED.thread, "M4").with(CARRIED.seat, SeatKind.CAPTIVE_NUT).with(CARRIED.length, 10.0).with(CARRIED.washer, false).with(CORNER, 8.0);
         upgrade("turnstone-hold", "turnstone", "Hold-down for the school table", LocalDate.of(2026, 6, 20),
                 new Trouble("The machine walks across the table on fast moves and pulls at its cable.", "walk in ten minutes", "35 mm"), "curlew",
-                plate("turnstone-hold", "Hold-down plate", v, "PLA"));
+                plate("turnstone-hold", "Hold-down plate", v, "PLA"), PartDesign.of("p2", "edge-clip", "Edge clip", Values.START.with(EdgeClip.LIFT, 0.0)
+                        .with(EdgeClip.SCREWS.thread, "M4").with(EdgeClip.SCREWS.length, 30.0)).withMaterial("PETG").bound("base", new Binding.OnSheet("turnstone-base", ""))
+                        .bound("table", new Binding.Usual("pair-40")).atSite(site("turnstone", "base plate, right edge")));
     }
 
     private void fanGuard() {
