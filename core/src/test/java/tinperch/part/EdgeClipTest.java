@@ -31,7 +31,7 @@ public class EdgeClipTest {
         assertEquals(PartExamples.mesh(clip(PLAIN)).volumeMm3(), (22.5 * 7 + 8 * 12.7 + 24 * 6) * 56 - 2 * hole, 0.01);
     }
 
-    /** The jaw comes down on the base by as much as is said, and is free of its edge. */
+    /** The foot hangs over the table by as much as is said while the jaw rests on the base, and the post is free of its edge. */
     @Test
     public void theJawPressesTheBase() {
         for (double press : new double[] {0.3, -0.5}) {
@@ -40,6 +40,8 @@ public class EdgeClipTest {
             assertEquals(r.hits(new Vec3(-20, 5, 27), Vec3.X).stream().mapToDouble(Rays.Hit::distanceMm).min().orElseThrow(), 20.5, 1e-6, "half a millimetre beside the edge");
         }
         assertEquals(PartExamples.findings(clip(PLAIN)).stream().filter(f -> f.severity() == Severity.STOP).toList(), java.util.List.of(), "pressing is no collision");
+        PartForm f = new FactsOnce(clip(PLAIN)).get(FormFact.FORM).form().orElseThrow();
+        assertEquals(f.mount().orElseThrow().frame().origin().y(), -0.3, 1e-12, "above the table it stands on");
     }
 
     /** It stands on the table: what meets the site is its foot's underside, upright. */

@@ -48,7 +48,7 @@ public final class EdgeClip implements PartFamily {
     public static final NumberParam JAW = NumberParam.length("jaw.thickness", JAW_CARD, "Jaw", 2, 40, 7, "Above the base");
     public static final NumberParam OVER = NumberParam.length("jaw.over", JAW_CARD, "Over the edge", 3, 80, 14, "How far the jaw reaches over the base");
     public static final NumberParam LIFT = NumberParam.length("jaw.lift", JAW_CARD, "Base's lift", 0, 120, 10, "From the table to the base's underside, on its feet");
-    public static final NumberParam PRESS = NumberParam.length("jaw.press", JAW_CARD, "Pressed by", -2, 2, 0.3, "The jaw comes down so much when the foot is tightened; less than 0 leaves it loose");
+    public static final NumberParam PRESS = NumberParam.length("jaw.press", JAW_CARD, "Pressed by", -2, 2, 0.3, "So far the foot hangs over the table until it is tightened; less than 0 leaves the base loose");
     public static final NumberParam PLAY = NumberParam.length("jaw.play", JAW_CARD, "Beside the edge", 0, 10, 0.5, "Between base and post");
     public static final NumberParam POST = NumberParam.length("jaw.post", JAW_CARD, "Post", 2, 40, 8, "Thickness of what carries the jaw");
     public static final NumberParam FOOT = NumberParam.length("foot.thickness", FOOT_CARD, "Foot", 2, 30, 6, "Under the screws' heads");
@@ -140,8 +140,10 @@ public final class EdgeClip implements PartFamily {
             body.add(lying("brace", Profiles.hull(List.of(box(outer - 1, in.get(FOOT) / 2, outer, top), box(outer, in.get(FOOT) / 2, end, in.get(FOOT)))), half - wide / 2, half + wide / 2));
         }
         body.addAll(table.bosses());
-        Held plate = new Held(base.name(), lying("the base", box(-Math.min(60, base.lengthMm()), in.get(LIFT), 0, in.get(LIFT) + base.thicknessMm()), -10, 2 * half + 10), Math.max(0, in.get(PRESS)) + 0.01);
-        Placement site = new Placement(new Vec3(0, -row.standoffMm(), half), Vec3.X, Vec3.Z.times(-1), Vec3.Y);
+        // Laid on, before its screws are tightened: the jaw rests on the base and the foot hangs over the table.
+        double hangs = Math.max(0, in.get(PRESS));
+        Held plate = new Held(base.name(), lying("the base", box(-Math.min(60, base.lengthMm()), in.get(LIFT) - hangs, 0, in.get(LIFT) + base.thicknessMm() - hangs), -10, 2 * half + 10), 0);
+        Placement site = new Placement(new Vec3(0, -row.standoffMm() - hangs, half), Vec3.X, Vec3.Z.times(-1), Vec3.Y);
         List<Reach> reaches = new ArrayList<>(table.reaches());
         reaches.add(new Reach("foot", Vec3.Y, new Lever(FOOT, 1, "foot")));
         reaches.add(new Reach("foot", Vec3.X, new Lever(LONG, 1, "foot's length")));
