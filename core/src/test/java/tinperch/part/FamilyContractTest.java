@@ -117,12 +117,12 @@ public class FamilyContractTest {
     public void everyParameterIsSeen(PartFamily f) {
         List<String> unseen = new ArrayList<>();
         List<Values> bases = bases(f);
-        List<Object> seen = bases.stream().map(b -> seen(marked(f, b))).toList();
+        Object[] seen = new Object[bases.size()];
         for (Param<?> p : f.params()) {
             boolean visible = false;
             for (int i = 0; i < bases.size(); i++) {
                 Values base = bases.get(i);
-                Object before = seen.get(i);
+                Object before = seen[i] != null ? seen[i] : (seen[i] = seen(marked(f, base)));
                 if (before instanceof String) {
                     continue;
                 }
@@ -212,10 +212,10 @@ public class FamilyContractTest {
     public void anyValuesGiveClosedPiecesOrASentence(PartFamily f) {
         Random r = new Random(21);
         int made = 0;
-        for (int n = 0; n < 100; n++) {
+        for (int n = 0; n < 60; n++) {
             made += closedOrSaid(marked(f, random(f, r, 0.04)), f.id() + " " + n) ? 1 : 0;
         }
-        assertTrue(made > 20, "made " + made);
+        assertTrue(made > 12, "made " + made);
     }
 
     /** Every remedy offered after it was tried does what it says when it is made. */
@@ -223,7 +223,7 @@ public class FamilyContractTest {
     public void everyRemedyCuresWhatItPromises(PartFamily f) {
         Random r = new Random(5);
         int tried = 0;
-        for (int n = 0; n < 18; n++) {
+        for (int n = 0; n < 12; n++) {
             Case c = marked(f, random(f, r, 0.12));
             if (new FactsOnce(c).get(MeshesFact.BARE).pieces().isEmpty()) {
                 continue;

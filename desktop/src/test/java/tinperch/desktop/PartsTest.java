@@ -31,8 +31,9 @@ public class PartsTest extends WindowTest {
         goTo("avocet-blower", Station.SHAPE);
         click("add-part");
         need("family-tool-carriage-plate");
-        type("find-kind", "hose opening");
-        assertNull(find("family-tool-carriage-plate"), "a plate says nothing of hoses");
+        type("find-kind", "fan");
+        assertNull(find("family-tool-carriage-plate"), "a plate says nothing of fans");
+        assertEquals(upgrade("avocet-blower").parts().size(), 1, "of several found none is taken");
         type("find-kind", "zzz");
         assertNull(find("family-hose-adapter"));
         type("find-kind", "");

@@ -74,14 +74,14 @@ public class PlacesTest extends WindowTest {
 
     @Test
     public void thePagesPutAwayAreFew() throws Exception {
-        for (int i = 0; i < 9; i++) {
+        for (int i = 0; i < 7; i++) {
             robot.push(KeyCode.CONTROL, KeyCode.M);
             WaitForAsyncUtils.waitForFxEvents();
             machineView();
         }
         assertTrue(views().size() <= 7, "six looked at lately and one that lies ready: " + views().size());
         assertEquals(views().stream().filter(Node::isVisible).count(), 1);
-        for (int i = 0; i < 9; i++) {
+        for (int i = 0; i < 7; i++) {
             click("undo");
         }
         assertEquals(desk.state().machines().size(), 4);
