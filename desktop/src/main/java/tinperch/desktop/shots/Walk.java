@@ -128,7 +128,10 @@ final class Walk {
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> at("avocet-switch", Station.SHAPE));
-        step("kinds", () -> at("curlew-door", Station.SHAPE));
+        // Its pictures come one after the other.
+        detail("kinds-before", () -> at("curlew-door", Station.SHAPE));
+        detail("kinds-coming", () -> { });
+        step("kinds", () -> { });
         step("in-place", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((ToggleButton) find("#in-place")).fire();
