@@ -52,7 +52,7 @@ public class WheelCarriageTest {
     public void theOutlineIsGrownRoundWhatItHolds() {
         Values v = PLAIN.with(BELT_WIDE, 0.0);
         Mesh m = PartExamples.mesh(carriage(v));
-        double toolDisc = m == null ? 0 : 4.0 / 2 + 6;
+        double toolDisc = 4.0 / 2 + 6;
         double[][] tools = {{-16, -16}, {16, -16}, {16, 16}, {-16, 16}};
         Geometry outline = hull(disc(-16, -16, toolDisc), disc(16, -16, toolDisc), disc(16, 16, toolDisc), disc(-16, 16, toolDisc));
         List<Geometry> wheels = new ArrayList<>();

@@ -23,6 +23,7 @@ public final class Dovetails {
     private static final double FLANK = Math.tan(Math.toRadians(15));
     private static final double LEFT_BESIDE_MM = 2;
     private static final double LEAST_MOUTH_MM = 2;
+    private static final double BEYOND_MM = 1;
 
     public final NumberParam depth;
     public final NumberParam taper;
@@ -50,15 +51,16 @@ public final class Dovetails {
 
     /** What the one piece has. */
     public Leaf tail(PartInputs in, Bar bar, double x) {
-        return leaf("dovetail of the " + bar.name, in, bar, x, 0);
+        return leaf("dovetail of the " + bar.name, in, bar, x, 0, 0);
     }
 
     /** What is cut out of the other. */
     public Leaf socket(PartInputs in, Bar bar, double x) {
-        return leaf("socket of the " + bar.name, in, bar, x, in.get(clearance));
+        return leaf("socket of the " + bar.name, in, bar, x, in.get(clearance), BEYOND_MM);
     }
 
-    private Leaf leaf(String feature, PartInputs in, Bar bar, double x, double play) {
+    /** @param beyond how far it goes on above and below its bar */
+    private Leaf leaf(String feature, PartInputs in, Bar bar, double x, double play, double beyond) {
         double slope = Math.tan(Math.toRadians(in.get(taper)));
         double mouth = bar.highMm - bar.lowMm - 2 * (in.get(depth) * FLANK + bar.thickMm * slope + LEFT_BESIDE_MM);
         if (mouth < LEAST_MOUTH_MM) {
@@ -67,7 +69,6 @@ public final class Dovetails {
         }
         double y = (bar.lowMm + bar.highMm) / 2;
         double end = x + in.get(depth) + play;
-        double beyond = feature.startsWith("socket") ? 1 : 0;
         List<Vec3[]> rings = new ArrayList<>();
         for (double z : new double[] {-beyond, bar.thickMm + beyond}) {
             double half = mouth / 2 + z * slope + play;

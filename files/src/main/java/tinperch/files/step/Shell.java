@@ -20,7 +20,7 @@ final class Shell {
     private final Vec3[] at;
     private final String[] vertex;
     private final Map<Long, String> edges = new HashMap<>();
-    /** Ends of cylinders: the set of a polygon's points to the circle's edge, and whether it runs round the axis as the polygon's ring does when read from low. */
+    /** Ends of cylinders, by the points of the polygon each stands for. */
     private final Map<Set<Integer>, Circle> circles = new HashMap<>();
 
     /** @param axis which way it runs anticlockwise about */
