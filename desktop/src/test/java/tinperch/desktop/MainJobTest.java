@@ -66,7 +66,7 @@ public class MainJobTest extends WindowTest {
         assertEquals(word("screw.mount"), "Fine");
         press("remedy-bed-0");
         assertEquals(upgrade(BLOWER).hostMachineId(), "curlew");
-        assertFalse(text("state-shape").contains("stop"), text("state-shape"));
+        waitFor(() -> !text("state-shape").contains("stop"), "the remedy leaves a stop");
 
         // Keep and export.
         robot.push(KeyCode.F4);

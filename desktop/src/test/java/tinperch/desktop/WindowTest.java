@@ -146,8 +146,23 @@ public abstract class WindowTest {
     }
 
     private MachineView shownMachine() {
-        return stage.getScene().getRoot().lookupAll(".machine-view").stream().filter(n -> n instanceof MachineView && n.isVisible())
-                .map(MachineView.class::cast).findFirst().orElse(null);
+        return shownMachine(stage.getScene().getRoot());
+    }
+
+    /** Asked again and again while a page is made: it looks into nothing that is put away, nor into the view itself. */
+    private static MachineView shownMachine(Node in) {
+        if (in instanceof MachineView view) {
+            return view.isVisible() ? view : null;
+        }
+        if (in.isVisible() && in instanceof Parent p) {
+            for (Node n : p.getChildrenUnmodifiable()) {
+                MachineView found = shownMachine(n);
+                if (found != null) {
+                    return found;
+                }
+            }
+        }
+        return null;
     }
 
     /** Turns to the page of the machine that has something, as one who looks for it would. */
@@ -206,9 +221,8 @@ public abstract class WindowTest {
     protected void click(String id) {
         waitForPicture();
         Node n = need(id);
-        WaitForAsyncUtils.waitForFxEvents();
+        // The robot waits after each of moving, pressing and letting go.
         robot.clickOn(n);
-        WaitForAsyncUtils.waitForFxEvents();
         if (id.startsWith("machine-")) {
             waitFor(() -> shownMachine() != null && shownMachine().sheet().isComplete(), "no machine is there");
         }

@@ -19,6 +19,7 @@ final class GapWatch {
     private final Latest measuring = new Latest("gaps", Platform::runLater);
     private final Label tightest;
     private final TravelStrips strips;
+    private boolean somethingSaid;
     private Gaps gaps = new Gaps(Surroundings.NONE);
 
     GapWatch(Label tightest, TravelStrips strips) {
@@ -31,8 +32,15 @@ final class GapWatch {
         gaps = next;
     }
 
+    /** Says something else in its place; what is still being measured does not wipe it away. */
+    void say(String sentence) {
+        somethingSaid = true;
+        tightest.setText(sentence);
+    }
+
     /** The axes stand elsewhere. */
     void moved(Map<String, Double> pose) {
+        somethingSaid = false;
         tell(gaps.betweenBoxes(pose));
         if (gaps.hasShapes()) {
             Gaps now = gaps;
@@ -40,7 +48,11 @@ final class GapWatch {
             List<String> names = strips.axes();
             measuring.askWhenQuiet(QUIET_MS, ticket -> {
                 Optional<Gaps.Gap> gap = now.betweenShapes(here);
-                ticket.deliver(() -> tell(gap));
+                ticket.deliver(() -> {
+                    if (!somethingSaid) {
+                        tell(gap);
+                    }
+                });
                 for (String name : names) {
                     if (!ticket.counts()) {
                         return;

@@ -184,7 +184,7 @@ final class SpaceStage extends VBox {
 
     /** Says something beneath the drawing until the axes move. */
     void say(String sentence) {
-        said.setText(sentence);
+        watch.say(sentence);
     }
 
     /** Brings what is chosen near, or all that moves with it. */
