@@ -12,6 +12,7 @@ import java.util.List;
  * @param tapDrillMm core hole for cutting the thread
  * @param capHeadMm cap head diameter and height, ISO 4762
  * @param buttonHeadMm button head diameter and height, ISO 7380-1; 0 where not made
+ * @param sunkHeadMm countersunk head of 90°: diameter where its cone would end sharp, and height; ISO 10642, ISO 2009 below M3
  * @param nutAcrossFlatsMm ISO 4032, with its height; thin nut ISO 4035
  * @param washerOuterMm ISO 7089, with its thickness
  * @param stressAreaMm2 tensile stress area, ISO 898-1
@@ -21,6 +22,7 @@ public record ScrewThread(
         String name, double diameterMm, double pitchMm,
         double clearanceFineMm, double clearanceMediumMm, double clearanceCoarseMm, double tapDrillMm,
         double capHeadMm, double capHeadHeightMm, double buttonHeadMm, double buttonHeadHeightMm,
+        double sunkHeadMm, double sunkHeadHeightMm,
         double nutAcrossFlatsMm, double nutHeightMm, double thinNutHeightMm,
         double washerInnerMm, double washerOuterMm, double washerThicknessMm, double stressAreaMm2, double shortestMm, double longestMm) {
 

@@ -8,6 +8,7 @@ import tinperch.part.PartFamily;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.feature.Copies;
 import tinperch.part.feature.Feature;
 import tinperch.part.param.Param;
 import tinperch.quantity.Quantity;
@@ -73,7 +74,7 @@ public final class Differences {
     }
 
     private static String words(Feature f) {
-        return f.off() ? "off" : FeatureKinds.byId(f.kindId()).map(k -> k.title() + " " + k.summary(f.values())).orElse(f.kindId())
+        return f.off() ? "off" : FeatureKinds.byId(f.kindId()).map(k -> k.title() + " " + k.summary(f.values()) + Copies.summary(f.values())).orElse(f.kindId())
                 + (f.anchor() == null || f.anchor().face().isEmpty() ? "" : " at " + Quantity.mm(f.anchor().acrossMm()) + ", " + Quantity.mm(f.anchor().upwardsMm()));
     }
 

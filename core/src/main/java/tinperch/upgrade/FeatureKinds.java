@@ -6,12 +6,17 @@ import tinperch.part.feature.AvoidingKind;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.feature.kind.AvoidFeature;
 import tinperch.part.feature.kind.BossFeature;
+import tinperch.part.feature.kind.DowelFeature;
+import tinperch.part.feature.kind.EdgeFeature;
+import tinperch.part.feature.kind.FlangeFeature;
 import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.feature.kind.NutPocketFeature;
 import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.feature.kind.RibFeature;
 import tinperch.part.feature.kind.SlotFeature;
+import tinperch.part.feature.kind.SnapHookFeature;
 import tinperch.part.feature.kind.TextFeature;
+import tinperch.part.feature.kind.TiePairFeature;
 import tinperch.part.feature.kind.WindowFeature;
 
 /** All kinds of feature; a new one is added here. */
@@ -23,6 +28,11 @@ public final class FeatureKinds {
             new BossFeature(),
             new PadFeature(),
             new RibFeature(),
+            new FlangeFeature(),
+            new DowelFeature(),
+            new SnapHookFeature(),
+            new TiePairFeature(),
+            new EdgeFeature(),
             new WindowFeature(),
             new TextFeature(),
             new AvoidFeature());

@@ -17,7 +17,9 @@ import tinperch.part.feature.FeatureKind;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
+import tinperch.part.param.SwitchParam;
 import tinperch.part.param.Values;
+import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.FeatureKinds;
@@ -30,7 +32,11 @@ public class FeaturesFuzzTest {
     private static Values any(FeatureKind kind, Random r) {
         Values v = Values.START;
         for (Param<?> p : kind.params()) {
-            if (p instanceof NumberParam n) {
+            if (p instanceof NumberParam n && n.unit() == Unit.COUNT) {
+                v = n.set(v, (double) (r.nextInt(3) > 0 ? (int) n.min() : (int) n.min() + r.nextInt(4)));
+            } else if (p instanceof SwitchParam s) {
+                v = s.set(v, r.nextBoolean());
+            } else if (p instanceof NumberParam n) {
                 double wide = r.nextInt(5) == 0 ? n.max() : Math.min(n.max(), Math.max(n.start() * 3, n.min() + 4));
                 v = n.set(v, n.min() + (wide - n.min()) * r.nextDouble());
             } else if (p instanceof ChoiceParam<?> c) {

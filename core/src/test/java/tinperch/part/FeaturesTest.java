@@ -9,6 +9,8 @@ import static tinperch.part.PartExamples.values;
 import static tinperch.part.family.ToolCarriagePlate.THICKNESS;
 import static tinperch.part.family.ToolCarriagePlate.WIDTH;
 
+import java.util.List;
+import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.check.Finding;
@@ -26,9 +28,12 @@ import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.feature.kind.WindowFeature;
 import tinperch.part.form.Piece;
+import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
+import tinperch.part.param.SwitchParam;
 import tinperch.part.param.Values;
+import tinperch.quantity.Unit;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -38,6 +43,8 @@ import tinperch.upgrade.PartDesign;
 /** Features placed by the person: where they come to be, what they cut and add, what happens when their face goes. */
 public class FeaturesTest {
     private static final Anchor TOP = new Anchor("part", "plate", Vec3.Z, From.MIDDLE, 0, From.MIDDLE, 0);
+
+    private static final Anchor SIDE = new Anchor("part", "plate", Vec3.X, From.MIDDLE, 0, From.MIDDLE, 0);
 
     private static Case with(Values v, Feature... features) {
         PartDesign p = plate(v);
@@ -89,8 +96,7 @@ public class FeaturesTest {
 
     @Test
     public void onTheSideFaceItLooksOutOfTheSide() {
-        Anchor side = new Anchor("part", "plate", Vec3.X, From.MIDDLE, 0, From.MIDDLE, 0);
-        Feature pad = feature("f1", new PadFeature(), side, Values.START.with(PadFeature.LENGTH, 8.0).with(PadFeature.WIDTH, 4.0).with(PadFeature.HEIGHT, 5.0));
+        Feature pad = feature("f1", new PadFeature(), SIDE, Values.START.with(PadFeature.LENGTH, 8.0).with(PadFeature.WIDTH, 4.0).with(PadFeature.HEIGHT, 5.0));
         Mesh m = mesh(with(values(), pad));
         assertEquals(m.bounds().max().x(), 45, 1e-9, "40 and 5 more");
         assertEquals(m.volumeMm3() - mesh(with(values())).volumeMm3(), 8 * 4 * 5, 1e-6);
@@ -198,7 +204,7 @@ public class FeaturesTest {
         Finding f = Judge.thorough(with(values(), saw)).findings().stream().filter(x -> x.id().equals("bodies.part")).findFirst().orElseThrow();
         assertEquals(f.severity(), Severity.STOP);
         assertTrue(f.what().contains("falls into 2"), f.what());
-        assertEquals(f.remedies().stream().map(r -> r.label()).toList(), java.util.List.of("switch off “saw cut”"));
+        assertEquals(f.remedies().stream().map(r -> r.label()).toList(), List.of("switch off “saw cut”"));
         assertTrue(PartExamples.findings(with(values())).stream().noneMatch(x -> x.id().startsWith("bodies.")));
     }
 
@@ -217,17 +223,28 @@ public class FeaturesTest {
         assertEquals(start.openEdges(), 0);
         assertTrue(!kind.summary(Values.START).isBlank());
         for (Param<?> p : kind.params()) {
-            boolean seen = false;
-            for (Values base : java.util.List.of(Values.START, kind instanceof HoleFeature ? HoleFeature.FOR.typed(Values.START, "its diameter") : Values.START)) {
-                Mesh before = mesh(with(values(), f.with(base)));
-                for (Values v : p instanceof NumberParam n ? java.util.List.of(n.set(base, Math.min(n.max(), n.of(base) + 3)), n.set(base, Math.max(n.min(), n.of(base) * 0.6)))
-                        : java.util.List.of(p.typed(base, "M4"))) {
-                    Mesh m = mesh(with(values(), f.with(v)));
-                    seen |= Math.abs(m.volumeMm3() - before.volumeMm3()) > 1e-6 || Math.abs(m.areaMm2() - before.areaMm2()) > 1e-6 || !sameCorners(m, before);
-                }
-            }
-            assertTrue(seen, kind.title() + ": " + p.label());
+            assertTrue(List.of(TOP, SIDE).stream().anyMatch(at -> bases(kind).anyMatch(base -> isSeen(f.with(at), base, p))), kind.title() + ": " + p.label());
         }
+    }
+
+    /** Values of a new one, and those with one choice, switch or count made otherwise: some parameters matter only then. */
+    private static Stream<Values> bases(FeatureKind kind) {
+        return Stream.concat(Stream.of(Values.START), kind.params().stream().filter(p -> !(p instanceof NumberParam n) || n.unit() == Unit.COUNT).flatMap(p -> others(p, Values.START)));
+    }
+
+    private static Stream<Values> others(Param<?> p, Values base) {
+        if (p instanceof NumberParam n) {
+            return n.unit() == Unit.COUNT ? Stream.of(n.set(base, n.of(base) + 1)) : Stream.of(n.set(base, Math.min(n.max(), n.of(base) + 3)), n.set(base, Math.max(n.min(), n.of(base) * 0.6)));
+        }
+        return p instanceof SwitchParam s ? Stream.of(s.set(base, !s.of(base))) : ((ChoiceParam<?>) p).options().stream().map(o -> p.typed(base, o.label()));
+    }
+
+    private static boolean isSeen(Feature f, Values base, Param<?> p) {
+        Mesh before = mesh(with(values(), f.with(base)));
+        return others(p, base).anyMatch(v -> {
+            Mesh m = mesh(with(values(), f.with(v)));
+            return Math.abs(m.volumeMm3() - before.volumeMm3()) > 1e-6 || Math.abs(m.areaMm2() - before.areaMm2()) > 1e-6 || !sameCorners(m, before);
+        });
     }
 
     private static boolean sameCorners(Mesh a, Mesh b) {

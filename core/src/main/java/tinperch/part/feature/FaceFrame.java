@@ -13,8 +13,13 @@ import tinperch.solid.Vec3;
  *
  * @param halfAcrossMm half its extent along x, {@code halfUpwardsMm} along y
  * @param depthMm extent of the piece behind it
+ * @param outline its outer edge in that frame, x and y in turn
  */
-public record FaceFrame(Placement frame, double halfAcrossMm, double halfUpwardsMm, double depthMm) {
+public record FaceFrame(Placement frame, double halfAcrossMm, double halfUpwardsMm, double depthMm, List<Double> outline) {
+    public FaceFrame {
+        outline = List.copyOf(outline);
+    }
+
 
     /** The face an anchor names, on a piece as its family made it; empty when there is none any more. */
     public static Optional<FaceFrame> of(Solid solid, Anchor anchor) {
@@ -71,7 +76,13 @@ public record FaceFrame(Placement frame, double halfAcrossMm, double halfUpwards
                 behind = Math.max(behind, face.offset() - corner(l, i).dot(w));
             }
         }
-        return new FaceFrame(new Placement(middle, p.u(), p.v(), p.w()), (hi[0] - lo[0]) / 2, (hi[1] - lo[1]) / 2, behind);
+        List<Double> outline = new ArrayList<>();
+        for (int i : face.rings()[0]) {
+            Vec3 c = corner(leaf, i).minus(middle);
+            outline.add(c.dot(p.u()));
+            outline.add(c.dot(p.v()));
+        }
+        return new FaceFrame(new Placement(middle, p.u(), p.v(), p.w()), (hi[0] - lo[0]) / 2, (hi[1] - lo[1]) / 2, behind, outline);
     }
 
     private static Vec3 corner(Leaf l, int i) {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import tinperch.part.PartInputs;
 import tinperch.part.form.Cavity;
+import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.param.PartProblem;
@@ -45,7 +46,8 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
                 }
             }
         }
-        return new Featured(plain.withPieces(growing.values().stream().map(Growing::piece).toList()), left, spots);
+        List<Joint> joints = growing.values().stream().flatMap(g -> g.joints.stream()).toList();
+        return new Featured(plain.withPieces(growing.values().stream().map(Growing::piece).toList()).joinedBy(joints), left, spots);
     }
 
     private static void make(Feature f, PartForm plain, Map<String, Growing> growing, PartInputs in, Function<String, Optional<FeatureKind>> kinds,
@@ -61,13 +63,19 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
             throw new PartProblem("The piece it was on is gone; put it on a face again.");
         }
         Optional<Placement> site = plain.mount().map(m -> g.bare.place().inverse().times(m.frame()));
-        Ground on = new Ground(Placement.HERE, 0, site);
+        List<Ground> places = List.of(Ground.nowhere(site));
         if (onFace) {
             Spot spot = Spot.of(g.added(), g.cavities, a);
             spots.put(f.id(), spot);
-            on = new Ground(spot.frame(), spot.face().depthMm(), site);
+            places = Copies.places(kind, f.values(), spot, site);
         }
-        g.take(kind.make(f, new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models()), on));
+        PartInputs own = new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models());
+        // All of them or none.
+        List<Made> made = new ArrayList<>();
+        for (int i = 0; i < places.size(); i++) {
+            made.add(i == 0 ? kind.make(f, own, places.get(0)) : Copies.numbered(kind.make(new Feature(f.id() + " " + (i + 1), f.kindId(), f.name(), a, f.around(), f.values(), false), own, places.get(i)), i + 1));
+        }
+        made.forEach(g::take);
     }
 
     /** A piece while its features are made. What is cut is cut after everything was added. */
@@ -76,6 +84,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
         private final List<Solid> adds = new ArrayList<>();
         private final List<Solid> cuts = new ArrayList<>();
         private final List<Cavity> cavities;
+        private final List<Joint> joints = new ArrayList<>();
 
         Growing(Piece bare) {
             this.bare = bare;
@@ -87,6 +96,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
             adds.addAll(m.adds());
             cuts.addAll(m.cuts());
             cavities.addAll(m.cavities());
+            joints.addAll(m.joints());
         }
 
         Solid added() {

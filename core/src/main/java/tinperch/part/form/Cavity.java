@@ -35,6 +35,11 @@ public record Cavity(String feature, String group, String label, Purpose purpose
         return new Cavity(feature, group, label, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, mm);
     }
 
+    /** The same under another label. */
+    public Cavity labelled(String next) {
+        return new Cavity(feature, group, next, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, slotMm);
+    }
+
     /** The same somewhere else. */
     public Cavity at(Placement to) {
         return new Cavity(feature, group, label, purpose, to, widthMm, sides, depthMm, through, boreMm, under, slotMm);

@@ -1,5 +1,6 @@
 package tinperch.part.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.solid.Placement;
@@ -48,6 +49,13 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
     /** With other pieces. */
     public PartForm withPieces(List<Piece> next) {
         return new PartForm(next, screws, held, joints, ports, dimensions, mount, air);
+    }
+
+    /** With more ways in which pieces meet. */
+    public PartForm joinedBy(List<Joint> more) {
+        List<Joint> all = new ArrayList<>(joints);
+        all.addAll(more);
+        return new PartForm(pieces, screws, held, all, ports, dimensions, mount, air);
     }
 
     /** With ports. */

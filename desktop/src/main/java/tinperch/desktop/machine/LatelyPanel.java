@@ -20,6 +20,8 @@ final class LatelyPanel extends Column implements View {
     private final Desk desk;
     private final String machineId;
     private final GridPane lately = new GridPane();
+    private List<Revision> shown = List.of();
+    private List<String> shownNames = List.of();
 
     LatelyPanel(Desk desk, String machineId) {
         super(8);
@@ -33,13 +35,19 @@ final class LatelyPanel extends Column implements View {
 
     @Override
     public void refresh() {
-        lately.getChildren().clear();
         List<Revision> newest = desk.state().revisions().stream()
                 .filter(r -> desk.state().upgrade(r.upgradeId()).map(u -> u.machineId().equals(machineId)).orElse(false))
                 .sorted((a, b) -> b.keptAt().compareTo(a.keptAt())).limit(8).toList();
+        List<String> names = newest.stream().map(r -> desk.state().upgrade(r.upgradeId()).orElseThrow().name()).toList();
+        if (newest.equals(shown) && names.equals(shownNames) && !lately.getChildren().isEmpty()) {
+            return;
+        }
+        shown = newest;
+        shownNames = names;
+        lately.getChildren().clear();
         int row = 0;
         for (Revision r : newest) {
-            Label of = Ui.label(desk.state().upgrade(r.upgradeId()).orElseThrow().name());
+            Label of = Ui.label(names.get(row));
             of.setMaxWidth(240);
             lately.addRow(row++, Ui.whole(Ui.label(r.keptAt().format(DAY), "faint")), Ui.whole(Ui.label(r.mark(), "strong")), of,
                     Ui.whole(Ui.label(Quantity.show(r.life().hours(), Unit.HOURS) + ", "

@@ -74,8 +74,13 @@ public final class MachineView extends VBox implements View {
 
     /** Fills the sheet in before anybody comes to it. */
     public void prepare() {
-        form.refresh();
         tabs.refresh(form.machine(), Page.SHEET);
+        catchUp();
+    }
+
+    /** Says on the sheet what the machine's record says now. */
+    public void catchUp() {
+        form.refresh();
         sheet.refresh();
     }
 

@@ -20,7 +20,7 @@ import tinperch.desktop.look.Ui;
 import tinperch.judge.Assessment;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.upgrade.PartDesign;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 
@@ -29,6 +29,10 @@ final class UpgradesPanel extends Column implements View {
     private final Desk desk;
     private final String machineId;
     private final VBox rows = new Column(8);
+    private List<Shown> shown = List.of();
+
+    /** A row with all it was made of. */
+    private record Shown(Upgrade upgrade, List<Revision> kept, List<Case> cases, Node row) {}
 
     UpgradesPanel(Desk desk, String machineId) {
         super(10);
@@ -44,23 +48,33 @@ final class UpgradesPanel extends Column implements View {
 
     @Override
     public void refresh() {
-        rows.getChildren().setAll(desk.state().upgradesOf(machineId).stream().map(this::row).toList());
+        List<Shown> next = desk.state().upgradesOf(machineId).stream().map(this::shown).toList();
+        if (next.equals(shown) && !rows.getChildren().isEmpty()) {
+            return;
+        }
+        shown = next;
+        rows.getChildren().setAll(shown.stream().map(Shown::row).toList());
         if (rows.getChildren().isEmpty()) {
             rows.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
                     + "start an upgrade and write down what you see.", "faint"));
         }
     }
 
-    private Node row(Upgrade u) {
+    /** The row that is there, or where what it says may have changed, another. */
+    private Shown shown(Upgrade u) {
         List<Revision> kept = desk.state().revisionsOf(u.id());
+        List<Case> cases = u.parts().stream().flatMap(p -> desk.caseOf(u, p.id()).stream()).toList();
+        return shown.stream().filter(s -> s.upgrade.equals(u) && s.kept.equals(kept) && s.cases.equals(cases)).findFirst()
+                .orElseGet(() -> new Shown(u, kept, cases, row(u, kept, cases)));
+    }
+
+    private Node row(Upgrade u, List<Revision> kept, List<Case> cases) {
         Label name = Ui.label(u.name(), "strong");
         Label life = Ui.label(kept.isEmpty() ? "no revision kept yet" : kept.size() + (kept.size() == 1 ? " revision, " : " revisions, ")
                 + Quantity.show(kept.stream().mapToDouble(r -> r.life().hours()).sum(), Unit.HOURS) + " together", "faint");
         HBox margin = new HBox(8);
         margin.getChildren().add(Ui.label(u.parts().isEmpty() ? "No part yet" : "Being judged …", "faint"));
-        for (PartDesign p : u.parts()) {
-            desk.caseOf(u, p.id()).ifPresent(c -> desk.engine().later(c, a -> tell(margin, a)));
-        }
+        cases.forEach(c -> desk.engine().later(c, a -> tell(margin, a)));
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
         VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
         HBox.setHgrow(text, Priority.ALWAYS);

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
+import tinperch.part.feature.Copies;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.param.PartProblem;
@@ -85,7 +86,7 @@ final class FeatureRow extends VBox {
 
     private static String summary(FeatureKind k, Feature f) {
         try {
-            return k.title() + " " + k.summary(f.values());
+            return k.title() + " " + k.summary(f.values()) + Copies.summary(f.values());
         } catch (PartProblem e) {
             return e.getMessage();
         }

@@ -152,6 +152,7 @@ final class AppWindow extends BorderPane {
         if (view instanceof View v) {
             v.refresh();
         }
+        places.changed();
     }
 
     private Node viewOf(Desk.Place place) {

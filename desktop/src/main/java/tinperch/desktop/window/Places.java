@@ -20,10 +20,13 @@ import tinperch.machine.Machine;
 final class Places extends StackPane {
     private static final int MOST = 6;
     private static final Duration REST = Duration.millis(300);
+    /** A pause in somebody's edits, rather than one between two of them. */
+    private static final Duration STILL = Duration.seconds(2);
 
     private final Desk desk;
     private final Map<String, MachineView> kept = new LinkedHashMap<>(16, 0.75f, true);
     private final PauseTransition resting = new PauseTransition(REST);
+    private final PauseTransition still = new PauseTransition(STILL);
     private MachineView spare;
 
     Places(Desk desk) {
@@ -31,6 +34,22 @@ final class Places extends StackPane {
         setMinSize(0, 0);
         resting.setOnFinished(e -> makeReady());
         resting.play();
+        still.setOnFinished(e -> catchUp());
+    }
+
+    /** Something may have changed: sheets put away follow when nothing changes for a while, so that coming to one is quick. */
+    void changed() {
+        still.playFromStart();
+    }
+
+    private void catchUp() {
+        if (!desk.isClosed()) {
+            kept.forEach((id, view) -> {
+                if (!view.isVisible() && desk.state().machine(id).isPresent()) {
+                    view.catchUp();
+                }
+            });
+        }
     }
 
     /** The view of a machine, made when it is not there any more. */

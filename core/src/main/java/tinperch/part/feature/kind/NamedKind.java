@@ -1,6 +1,8 @@
 package tinperch.part.feature.kind;
 
+import java.util.ArrayList;
 import java.util.List;
+import tinperch.part.feature.Copies;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.param.Param;
 
@@ -13,7 +15,16 @@ abstract class NamedKind implements FeatureKind {
     NamedKind(String id, String title, Param<?>... params) {
         this.id = id;
         this.title = title;
-        this.params = List.of(params);
+        List<Param<?>> all = new ArrayList<>(List.of(params));
+        if (copies()) {
+            all.addAll(Copies.params());
+        }
+        this.params = List.copyOf(all);
+    }
+
+    /** Whether it can be made several times on its face. */
+    boolean copies() {
+        return around().isEmpty();
     }
 
     @Override

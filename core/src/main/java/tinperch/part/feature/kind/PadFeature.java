@@ -6,6 +6,7 @@ import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.param.Card;
 import tinperch.part.param.NumberParam;
+import tinperch.part.param.SwitchParam;
 import tinperch.part.param.Values;
 import tinperch.solid.Leaf;
 import tinperch.solid.Profile;
@@ -16,9 +17,10 @@ public final class PadFeature extends NamedKind {
     public static final NumberParam LENGTH = NumberParam.length("length", CARD, "Length", 0.5, 400, 20, "To the right along the face");
     public static final NumberParam WIDTH = NumberParam.length("width", CARD, "Width", 0.5, 400, 10, "Upwards along the face");
     public static final NumberParam HEIGHT = NumberParam.length("height", CARD, "Height", 0.2, 200, 3, "Out of the face");
+    public static final SwitchParam CARRIED = Underside.of(CARD);
 
     public PadFeature() {
-        super("pad", "Pad", LENGTH, WIDTH, HEIGHT);
+        super("pad", "Pad", LENGTH, WIDTH, HEIGHT, CARRIED);
     }
 
     @Override
@@ -28,6 +30,8 @@ public final class PadFeature extends NamedKind {
 
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
-        return Made.added(Leaf.extrusion(feature.id(), Profile.rectangle(0, 0, in.get(LENGTH), in.get(WIDTH)), on.at(), -on.rootMm(), in.get(HEIGHT)));
+        Profile outline = Profile.rectangle(0, 0, in.get(LENGTH), in.get(WIDTH));
+        Leaf pad = Leaf.extrusion(feature.id(), outline, on.at(), -on.rootMm(), in.get(HEIGHT));
+        return in.get(CARRIED) ? Underside.carried(pad, feature, outline, on, in.get(HEIGHT)) : Made.added(pad);
     }
 }

@@ -5,6 +5,7 @@ import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
+import tinperch.part.form.Cavity;
 import tinperch.part.param.Card;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Values;
@@ -30,7 +31,10 @@ public final class SlotFeature extends NamedKind {
 
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
-        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profiles.slot(0, 0, in.get(LENGTH), in.get(WIDTH) + in.holeOffsetMm(), 12),
-                on.turnedDeg(in.get(TURN)).at(), -Depth.cutMm(in, DEPTH, on), 1)), List.of());
+        Ground turned = on.turnedDeg(in.get(TURN));
+        double width = in.get(WIDTH) + in.holeOffsetMm();
+        boolean through = in.get(DEPTH) <= 0;
+        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profiles.slot(0, 0, in.get(LENGTH), width, 12), turned.at(), -Depth.cutMm(in, DEPTH, on), 1)),
+                List.of(new Cavity(feature.id(), feature.id(), feature.name(), Cavity.Purpose.POCKET, turned.inward(), width, 0, through ? on.depthMm() : in.get(DEPTH), through, 0, List.of()).slotted(in.get(LENGTH))));
     }
 }
