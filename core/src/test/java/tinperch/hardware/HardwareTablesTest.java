@@ -62,6 +62,16 @@ public class HardwareTablesTest {
         }
     }
 
+    /** A cone of 90° that is sharp at its rim: its height is half of what the rim is wider than the thread (ISO 10642, values from memory). */
+    @Test
+    public void countersunkHeadsAreConesOf90Degrees() {
+        for (ScrewThread t : TABLES.threads()) {
+            assertEquals(t.sunkHeadHeightMm(), (t.sunkHeadMm() - t.diameterMm()) / 2, 0.011, t.name());
+        }
+        assertEquals(TABLES.thread("M3").sunkHeadMm(), 6.72);
+        assertEquals(TABLES.thread("M8").sunkHeadMm(), 17.92);
+    }
+
     @Test
     public void buttonHeadFallsBackWhereNoneIsMade() {
         assertEquals(TABLES.thread("M3").headDiameterMm(ScrewThread.Head.BUTTON), 5.7);

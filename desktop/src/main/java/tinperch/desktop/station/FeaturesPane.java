@@ -25,6 +25,7 @@ import tinperch.part.form.Piece;
 import tinperch.part.param.PartProblem;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
+import tinperch.upgrade.Copying;
 import tinperch.upgrade.FeatureKinds;
 import tinperch.upgrade.PartDesign;
 
@@ -65,7 +66,10 @@ final class FeaturesPane extends VBox implements Placing, FeatureRow.Owner {
             }
         }
         Ui.tip(around, "Takes away where a neighbour of the machine is, and some clearance");
-        HBox buttons = new HBox(8, Ui.whole(add), Ui.whole(around));
+        TakeOver copy = new TakeOver(desk, "copy-features", "Copy", "Features of another part, placed here as they are there",
+                (u, p) -> p.features().isEmpty() || u.id().equals(upgradeId) && p.id().equals(partId) ? Optional.empty() : Optional.of(p.features().size() == 1 ? "1 feature" : p.features().size() + " features"),
+                (u, p) -> part().flatMap(mine -> make(Copying.features(p, mine, pieces()), "copy features of " + p.name())));
+        HBox buttons = new HBox(8, Ui.whole(add), Ui.whole(around), Ui.whole(copy));
         getChildren().addAll(Ui.label("Added by you", "section"), where, buttons, rows);
         pick(picked);
     }
@@ -127,6 +131,10 @@ final class FeaturesPane extends VBox implements Placing, FeatureRow.Owner {
             String piece = here().map(Anchor::pieceId).orElse(d.form().pieces().get(0).id());
             add(kind, new Feature(part().orElseThrow().nextFeatureId(), kind.id(), "around " + n.name(), Anchor.piece(piece), new Binding.OfNeighbour(n.id()), Values.START, false));
         }
+    }
+
+    private List<String> pieces() {
+        return Optional.ofNullable(desk.drawingProperty().get()).map(d -> d.form().pieces().stream().map(Piece::id).toList()).orElse(List.of());
     }
 
     private Optional<String> make(PartDesign next, String label) {

@@ -36,6 +36,8 @@ import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
 import tinperch.part.form.Port;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Copying;
+import tinperch.upgrade.Families;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
@@ -44,6 +46,7 @@ final class RolesPane extends GridPane {
     private final Desk desk;
     private final String upgradeId;
     private final Consumer<String> open;
+    private final TakeOver asIn;
     private List<Object> shown;
 
     /** One thing a role can be bound to. */
@@ -59,6 +62,7 @@ final class RolesPane extends GridPane {
         this.desk = desk;
         this.upgradeId = upgradeId;
         this.open = open;
+        asIn = new TakeOver(desk, "bind-as-in", "Bind all as in", "Each row bound as the row of the same name or kind of another part of this machine", this::boundIn, this::bindAsIn);
         getStyleClass().add("panel");
         Ui.id(this, "roles");
         setHgap(14);
@@ -98,6 +102,9 @@ final class RolesPane extends GridPane {
         int row = 0;
         for (Role<?> role : c.get().family().map(f -> f.roles()).orElse(List.of())) {
             row(row++, role, c.get());
+        }
+        if (row > 0) {
+            add(asIn, 3, row);
         }
     }
 
@@ -167,6 +174,23 @@ final class RolesPane extends GridPane {
     /** The upgrade's first part has the sheets that were read before there was any. */
     private boolean isFirst(PartDesign part) {
         return desk.state().upgrade(upgradeId).filter(u -> u.parts().get(0).id().equals(part.id())).isPresent();
+    }
+
+    private Optional<String> boundIn(Upgrade u, PartDesign other) {
+        return rebound(u, other).map(next -> next.bindings().size() == 1 ? "1 binding" : next.bindings().size() + " bindings");
+    }
+
+    private Optional<String> bindAsIn(Upgrade u, PartDesign other) {
+        return rebound(u, other).flatMap(next -> desk.edits().make(upgradeId, next, "bind all as in " + other.name()));
+    }
+
+    /** The part as another of the machine is bound; empty where that changes nothing. */
+    private Optional<PartDesign> rebound(Upgrade u, PartDesign other) {
+        Optional<PartDesign> mine = desk.looked().map(Case::part);
+        if (mine.isEmpty() || !u.machineId().equals(machine().id()) || u.id().equals(upgradeId) && other.id().equals(mine.get().id())) {
+            return Optional.empty();
+        }
+        return Families.byId(other.familyId()).flatMap(from -> Families.byId(mine.get().familyId()).map(to -> Copying.bindings(other, from, mine.get(), to, u.id().equals(upgradeId)))).filter(next -> !next.equals(mine.get()));
     }
 
     private void bind(PartDesign part, Role<?> role, Binding binding, String label) {
