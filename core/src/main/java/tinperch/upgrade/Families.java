@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.ChannelGuide;
+import tinperch.part.family.CornerBracket;
 import tinperch.part.family.EdgeClip;
 import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
@@ -12,6 +14,8 @@ import tinperch.part.family.FittedModel;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.family.GantryEnd;
 import tinperch.part.family.HoseAdapter;
+import tinperch.part.family.ModuleMount;
+import tinperch.part.family.SoftFoot;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.part.family.WheelCarriage;
 
@@ -21,6 +25,7 @@ public final class Families {
             new ToolCarriagePlate(),
             new WheelCarriage(),
             new BoardMount(),
+            new ModuleMount(),
             new HoseAdapter(),
             new FilterHousing(),
             new FanDuct(),
@@ -28,6 +33,9 @@ public final class Families {
             new FrameBrace(),
             new GantryEnd(),
             new EdgeClip(),
+            new ChannelGuide(),
+            new CornerBracket(),
+            new SoftFoot(),
             new FittedModel());
 
     private Families() {}

@@ -2,6 +2,7 @@ package tinperch.part.block;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import tinperch.part.PartInputs;
 import tinperch.part.form.Joint;
 import tinperch.part.param.Card;
@@ -11,6 +12,9 @@ import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
 import tinperch.quantity.Quantity;
 import tinperch.solid.Leaf;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 import tinperch.solid.shape.Loft;
 
@@ -24,6 +28,7 @@ public final class Dovetails {
     private static final double LEFT_BESIDE_MM = 2;
     private static final double LEAST_MOUTH_MM = 2;
     private static final double BEYOND_MM = 1;
+    private static final double FAR_MM = 2000;
 
     public final NumberParam depth;
     public final NumberParam taper;
@@ -48,6 +53,30 @@ public final class Dovetails {
      * @param thickMm along z, from the bed
      */
     public record Bar(String name, double lowMm, double highMm, double thickMm) {}
+
+    /**
+     * A solid divided upright at an x; both halves slide together along z.
+     *
+     * @param near the half at lower x, with the tails; {@code far} the other, with the sockets
+     */
+    public record Halves(Solid near, Solid far, List<Joint> joints) {}
+
+    /** @param hand turns what is cut and added to the hand of the solid */
+    public Halves divide(PartInputs in, Solid whole, List<Bar> bars, double x, UnaryOperator<Solid> hand) {
+        List<Solid> near = new ArrayList<>(List.of(new Solid.Difference(whole, List.of(hand.apply(beyond(x, FAR_MM))))));
+        List<Solid> cuts = new ArrayList<>(List.of(hand.apply(beyond(-FAR_MM, x))));
+        List<Joint> joints = new ArrayList<>();
+        for (Bar b : bars) {
+            near.add(hand.apply(tail(in, b, x)));
+            cuts.add(hand.apply(socket(in, b, x)));
+            joints.add(joint(in, b));
+        }
+        return new Halves(new Solid.Union(near), new Solid.Difference(whole, cuts), joints);
+    }
+
+    private static Leaf beyond(double from, double to) {
+        return Leaf.extrusion("joint", Profile.rectangle((from + to) / 2, 0, to - from, 2 * FAR_MM), Placement.HERE, -FAR_MM, FAR_MM);
+    }
 
     /** What the one piece has. */
     public Leaf tail(PartInputs in, Bar bar, double x) {

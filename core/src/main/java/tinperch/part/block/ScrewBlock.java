@@ -43,6 +43,15 @@ public final class ScrewBlock {
 
     /** @param slotMm how far the holes of a new part are drawn out */
     public ScrewBlock(String id, String label, Card card, SeatKind seat, double standoffMm, double heldMm, double lengthMm, double slotMm) {
+        this(id, label, card, seat, standoffMm, heldMm, lengthMm, slotMm, 0);
+    }
+
+    /** One whose heads are let in. */
+    public static ScrewBlock letIn(String id, String label, Card card, SeatKind seat, double heldMm, double lengthMm, double recessMm) {
+        return new ScrewBlock(id, label, card, seat, 0, heldMm, lengthMm, 0, recessMm);
+    }
+
+    private ScrewBlock(String id, String label, Card card, SeatKind seat, double standoffMm, double heldMm, double lengthMm, double slotMm, double recessMm) {
         this.id = id;
         this.label = label;
         x = NumberParam.length(id + ".x", card, "Pattern centre x", -200, 200, 0, "From the middle of the part to the middle of the pattern");
@@ -54,12 +63,13 @@ public final class ScrewBlock {
         fit = ChoiceParam.of(id + ".fit", card, "Clearance", ScrewThread.Fit.MEDIUM, ScrewBlock::word, "Series of the clearance hole, ISO 273");
         length = NumberParam.length(id + ".length", card, "Screw length", 3, 120, lengthMm, "Without the head");
         held = NumberParam.length(id + ".held", card, "Held thing is", 0, 60, heldMm, "Thickness of what is screwed on; where it has the thread, how deep that is");
+        // A pocket is as wide as its head; a washer needs a wider one.
         washer = new ChoiceParam<>(id + ".washer", card, "Washer", List.of(new ChoiceParam.Option<>(true, "under the head", "under the head"),
-                new ChoiceParam.Option<>(false, "none", "none")), "ISO 7089");
+                new ChoiceParam.Option<>(false, "none", "none")), "ISO 7089").starting(recessMm == 0);
         standoff = NumberParam.length(id + ".standoff", card, "Standoff", 0, 60, standoffMm, "Height of the bosses the thing stands on; 0 lays it flat");
         boss = NumberParam.length(id + ".boss", card, "Boss Ø", 4, 40, 9.2, "Diameter of the bosses");
         insert = NumberParam.length(id + ".insert", card, "Insert length", 2, 15, 5.7, "The nearest insert of the table is used");
-        recess = NumberParam.length(id + ".recess", card, "Recess", 0, 40, 0, "How deep the head is let in, or the nut beyond its own height");
+        recess = NumberParam.length(id + ".recess", card, "Recess", 0, 40, recessMm, "How deep the head is let in, or the nut beyond its own height");
         slot = NumberParam.length(id + ".slot", card, "Slots", 0, 80, slotMm, "How far it can be moved along y before it is tightened; 0 for round holes, which inserts and captive nuts always have");
     }
 

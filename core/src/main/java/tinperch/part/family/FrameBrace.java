@@ -226,7 +226,6 @@ public final class FrameBrace implements PartFamily {
     /** Both pieces and how their dovetails sit in each other; they slide together along z. */
     private static List<Piece> divided(PartInputs in, Solid whole, List<Arm> arms, StandingRow post, double deep, List<Joint> joints) {
         double at = in.get(REACH) * in.get(AT) / 100;
-        double far = 2000;
         List<Dovetails.Bar> bars = new ArrayList<>(List.of(new Dovetails.Bar("bar", 0, in.get(BAR), deep)));
         for (Arm a : arms) {
             double end = at + in.get(DOVETAILS.depth);
@@ -234,23 +233,10 @@ public final class FrameBrace implements PartFamily {
                 bars.add(new Dovetails.Bar(a.name, a.at(in, at)[0], a.at(in, end)[1], in.get(THICK)));
             }
         }
-        List<Solid> tails = new ArrayList<>();
-        List<Solid> sockets = new ArrayList<>();
-        for (Dovetails.Bar b : bars) {
-            tails.add(hand(in, DOVETAILS.tail(in, b, at)));
-            sockets.add(hand(in, DOVETAILS.socket(in, b, at)));
-            joints.add(DOVETAILS.joint(in, b));
-        }
-        Solid near = new Solid.Union(join(new Solid.Difference(whole, List.of(hand(in, lying("joint", box(at, -far, far, far), -far, far)))), tails));
-        Solid foot = new Solid.Difference(whole, join(hand(in, lying("joint", box(-far, -far, at, far), -far, far)), sockets));
-        return List.of(new Piece("wall", "wall side " + HAND.show(in.values()), near, post.cavities(), Placement.HERE, 1, Vec3.ZERO, reaches(post)),
-                new Piece("foot", "foot side " + HAND.show(in.values()), foot, List.of(), Placement.HERE, 1, post.up().w().times(40), List.of()));
-    }
-
-    private static List<Solid> join(Solid first, List<Solid> more) {
-        List<Solid> all = new ArrayList<>(List.of(first));
-        all.addAll(more);
-        return all;
+        Dovetails.Halves halves = DOVETAILS.divide(in, whole, bars, at, b -> hand(in, b));
+        joints.addAll(halves.joints());
+        return List.of(new Piece("wall", "wall side " + HAND.show(in.values()), halves.near(), post.cavities(), Placement.HERE, 1, Vec3.ZERO, reaches(post)),
+                new Piece("foot", "foot side " + HAND.show(in.values()), halves.far(), List.of(), Placement.HERE, 1, post.up().w().times(40), List.of()));
     }
 
     private static List<Reach> reaches(StandingRow post) {
