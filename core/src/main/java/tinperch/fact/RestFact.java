@@ -65,12 +65,15 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
         Vec3 shift = space.shift(site.group(), home);
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
         boolean through = facts.get(FormFact.FORM).form().flatMap(PartForm::mount).map(PartForm.Mount::through).orElse(false);
+        List<Vec3> also = facts.get(FormFact.FORM).form().flatMap(PartForm::mount).map(PartForm.Mount::also).orElse(List.of());
         List<Gap> all = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
-            boolean stands = n.group().equals(site.group()) && n.isMatter() && touches(n.bounds(Vec3.ZERO), site.at());
+            Placement seen = place.get().moved(shift.minus(space.shift(n.group(), home)));
+            boolean stands = n.isMatter() && (n.group().equals(site.group()) && touches(n.bounds(Vec3.ZERO), site.at())
+                    || also.stream().anyMatch(p -> touches(n.bounds(Vec3.ZERO), seen.point(p.x(), p.y(), p.z()))));
             // The opening it goes through is drawn in no neighbour.
             if (!(stands && through)) {
-                gaps(n, shapes.get(n.id()), place.get().moved(shift.minus(space.shift(n.group(), home))), stands, trees, facts, all);
+                gaps(n, shapes.get(n.id()), seen, stands, trees, facts, all);
             }
         }
         for (Run r : space.runs()) {

@@ -169,6 +169,6 @@ public final class CornerBracket implements PartFamily {
         Placement site = low.up().times(Placement.at(in.get(ONE_SCREWS.x), in.get(ONE_SCREWS.y), -one.standoffMm()).turnedDeg(in.get(ONE_SCREWS.turn)));
         return PartForm.of(Piece.only("bracket", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches), screws, held, List.of(
                 Dimension.across(View.TOP, 0, 0, 0, along, 0, 0, -14, null), Dimension.up(View.TOP, 0, 0, 0, 0, up, 0, -14, null), Dimension.up(View.TOP, along, 0, 0, along, t, 0, 10, THICKNESS),
-                Dimension.up(View.FRONT, 0, 0, 0, 0, 0, wide, -14, null), Dimension.up(View.FRONT, along, 0, 0, along, 0, in.get(WEB), 10, WEB)), Optional.of(new PartForm.Mount(site, false)));
+                Dimension.up(View.FRONT, 0, 0, 0, 0, 0, wide, -14, null), Dimension.up(View.FRONT, along, 0, 0, along, 0, in.get(WEB), 10, WEB)), Optional.of(new PartForm.Mount(site, false, List.of(high.up().point(0, 0, -other.standoffMm())))));
     }
 }

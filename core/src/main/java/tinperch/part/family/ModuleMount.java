@@ -101,7 +101,7 @@ public final class ModuleMount implements PartFamily {
 
     @Override
     public String purpose() {
-        return "Carries a board or switching module openly, with air below, on screws or clipped over two rods, and holds its wires.";
+        return "Carries a board or module openly, on screws or clipped over rods.";
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
 
 /**
  * What a family makes of its values: everything in one frame, that of the assembly, mm.
@@ -38,8 +39,18 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
      *
      * @param frame meets the site's: z the way the site faces, origin at the middle of its holes
      * @param through whether it reaches through what it stands on, as through an opening
+     * @param also points on faces it lies on besides, as an angle lies on two
      */
-    public record Mount(Placement frame, boolean through) {}
+    public record Mount(Placement frame, boolean through, List<Vec3> also) {
+        public Mount {
+            also = List.copyOf(also);
+        }
+
+        /** One that lies on nothing else. */
+        public Mount(Placement frame, boolean through) {
+            this(frame, through, List.of());
+        }
+    }
 
     /** A part of one piece without joints and ports. */
     public static PartForm of(Piece piece, List<Screw> screws, List<Held> held, List<Dimension> dimensions, Optional<Mount> mount) {

@@ -153,10 +153,14 @@ final class Walk {
         detail("bracket-place", () -> onTheMachine("curlew-stir"));
         detail("wheels", () -> at("ruff-second", Station.SHAPE));
         detail("wheels-place", () -> onTheMachine("ruff-second"));
-        detail("clip-place", () -> {
-            at("turnstone-hold", Station.SHAPE);
-            desk.show("p2");
-            Platform.runLater(() -> ((ToggleButton) find("#in-place")).fire());
+        detail("clip-place", () -> onTheMachine("turnstone-hold", "p2"));
+        detail("foot-place", () -> onTheMachine("turnstone-hold", "p3"));
+        detail("corner-place", () -> onTheMachine("avocet-braces", "p3"));
+        detail("module", () -> at("curlew-driver", Station.SHAPE));
+        detail("module-place", () -> onTheMachine("curlew-driver"));
+        detail("channel", () -> {
+            at("ruff-feed", Station.SHAPE);
+            Platform.runLater(() -> ((Slider) find("#pull-apart")).setValue(0.5));
         });
         detail("brace-place", () -> onTheMachine("avocet-braces"));
         detail("filter-measure", () -> at("curlew-filter", Station.MEASURE));
@@ -211,7 +215,12 @@ final class Walk {
     }
 
     private void onTheMachine(String upgradeId) {
+        onTheMachine(upgradeId, desk.state().upgrade(upgradeId).orElseThrow().parts().get(0).id());
+    }
+
+    private void onTheMachine(String upgradeId, String partId) {
         at(upgradeId, Station.SHAPE);
+        desk.show(partId);
         Platform.runLater(() -> ((ToggleButton) find("#in-place")).fire());
     }
 

@@ -8,7 +8,7 @@ import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
@@ -69,7 +69,7 @@ final class FeaturesPane extends VBox implements Placing, FeatureRow.Owner {
         TakeOver copy = new TakeOver(desk, "copy-features", "Copy", "Features of another part, placed here as they are there",
                 (u, p) -> p.features().isEmpty() || u.id().equals(upgradeId) && p.id().equals(partId) ? Optional.empty() : Optional.of(p.features().size() == 1 ? "1 feature" : p.features().size() + " features"),
                 (u, p) -> part().flatMap(mine -> make(Copying.features(p, mine, pieces()), "copy features of " + p.name())));
-        HBox buttons = new HBox(8, Ui.whole(add), Ui.whole(around), Ui.whole(copy));
+        FlowPane buttons = new FlowPane(8, 8, Ui.whole(add), Ui.whole(around), Ui.whole(copy));
         getChildren().addAll(Ui.label("Added by you", "section"), where, buttons, rows);
         pick(picked);
     }

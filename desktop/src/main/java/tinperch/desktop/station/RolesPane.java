@@ -103,7 +103,8 @@ final class RolesPane extends GridPane {
         for (Role<?> role : c.get().family().map(f -> f.roles()).orElse(List.of())) {
             row(row++, role, c.get());
         }
-        if (row > 0) {
+        Refs refs = c.get().recipe().refs();
+        if (row > 0 && c.get().family().stream().flatMap(f -> f.roles().stream()).anyMatch(r -> !Optional.ofNullable(refs.byRole().get(r.id())).map(x -> x.known().isMeasured()).orElse(false))) {
             add(asIn, 3, row);
         }
     }

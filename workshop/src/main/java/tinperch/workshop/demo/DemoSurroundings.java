@@ -56,6 +56,8 @@ final class DemoSurroundings {
         box("gantry beam", "gantry", Kind.SOLID, -30, 152, 40, 290, 20, 20, 2, 0);
         site("carriage front", "carriage", 0, 120, 46, Vec3.Y.times(-1), 0.3, "avocet-blower.mount");
         site("left upright, outer face", "", -62, 148, 130, Vec3.X.times(-1), 0.8, "");
+        // Under the beam beside the left upright: a bracket of 5 with 8 beyond its holes, 20 apart.
+        site("top beam, left corner", "", -19, 148, 380, Vec3.Z.times(-1), 0.5, "");
         box("hot block", "carriage", Kind.HOT, -11, 104, 3, 22, 18, 12, 3, 240);
         box("carriage", "carriage", Kind.SOLID, -30, 120, 18, 60, 24, 58, 2, 0);
         space = space.with(new Neighbour("n" + ++number, "blower", "carriage", Kind.SOLID, Form.MODEL, new Vec3(-5.5, 52, 32),
@@ -104,6 +106,7 @@ final class DemoSurroundings {
         read(Along.Z, "bed", End.Where.HIGH, "arm", End.Where.LOW, 30.00);
         space = space.with(new Site("s" + ++number, "in front of the hot end", "carriage", new Vec3(0, 4, 54), Vec3.Z.times(-1), -90, 0.8, "turnstone-fan"));
         site("base plate, right edge", "", 150, 120, -16, Vec3.Z, 0.5, "turnstone-base");
+        site("base plate, underside", "", 100, 115, -16, Vec3.Z.times(-1), 0.5, "");
         site("post, outer face", "", -60, 60, 120, Vec3.X.times(-1), 0.5, "turnstone-post");
     }
 
@@ -128,6 +131,7 @@ final class DemoSurroundings {
         space = space.with(new Neighbour("n" + ++number, "lamp light", "", Kind.LIGHT, Form.CONE, new Vec3(60, 240, 60), new Vec3(170, 90, 66), "z", 0, 0).going("-z"));
         site("rear wall, fan", "", 148, 370, -120, Vec3.Y, 0.5, "curlew-filter.mount");
         site("rear wall, low", "", 100, 364, -200, Vec3.Y.times(-1), 0.5, "curlew-stir");
+        site("right wall, inner face", "", 365, 220, -60, Vec3.X.times(-1), 0.5, "");
         site("roof rail", "", 150, 300, 142, Vec3.Z.times(-1), 0.5, "curlew-lamp.mount");
     }
 
@@ -154,6 +158,7 @@ final class DemoSurroundings {
         site("left rail, outer side", "left carriage", 200, -50, -10, Vec3.Y.times(-1), 0.5, "");
         // Beside the rail's end: the motor's shaft stands here, the guide rods lead along the rail.
         site("left rail, drive end", "", -100, -50, 12, Vec3.Z, 0.5, "");
+        site("table, beside the right rail", "", 260, 720, -20, Vec3.Z, 0.5, "");
         site("rear panel, fume opening", "", 603, 480, 120, Vec3.X, 0.5, "ruff-opening");
     }
 

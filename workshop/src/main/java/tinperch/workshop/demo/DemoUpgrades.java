@@ -27,6 +27,7 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.BoardMount;
+import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.EdgeClip;
 import tinperch.part.family.FanBracket;
 import tinperch.part.family.FanDuct;
@@ -34,8 +35,10 @@ import tinperch.part.family.FilterHousing;
 import tinperch.part.family.FittedModel;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.family.GantryEnd;
-import tinperch.part.form.SeatKind;
+import tinperch.part.family.ModuleMount;
+import tinperch.part.family.SoftFoot;
 import tinperch.part.family.WheelCarriage;
+import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
@@ -66,11 +69,13 @@ final class DemoUpgrades {
         lampMount();
         filterBox();
         stirring();
+        lampDriver();
         doorLatch();
         wireTension();
         driveEnd();
         secondWire();
         fumeHose();
+        feed();
         return state;
     }
 
@@ -143,7 +148,8 @@ final class DemoUpgrades {
         upgrade("avocet-braces", "avocet", "Braces for the uprights", LocalDate.of(2026, 9, 19),
                 new Trouble("The uprights sway with a full spool on top; ringing shows on tall ribs. The two sides were "
                         + "taken for mirror images and are not.", "sway at the top, push of 10 N", "0.62 mm"), "curlew",
-                brace("left", "p1", 150, FrameBrace.Hand.LEFT).atSite(site("avocet", "left upright, outer face")), brace("right", "p2", 144, FrameBrace.Hand.RIGHT));
+                brace("left", "p1", 150, FrameBrace.Hand.LEFT).atSite(site("avocet", "left upright, outer face")), brace("right", "p2", 144, FrameBrace.Hand.RIGHT),
+                PartDesign.of("p3", "corner-bracket", "Corner bracket", Values.START).atSite(site("avocet", "top beam, left corner")));
     }
 
     /** Each side by its own readings. */
@@ -177,7 +183,8 @@ final class DemoUpgrades {
                 new Trouble("The machine walks across the table on fast moves and pulls at its cable.", "walk in ten minutes", "35 mm"), "curlew",
                 plate("turnstone-hold", "Hold-down plate", v, "PLA"), PartDesign.of("p2", "edge-clip", "Edge clip", Values.START.with(EdgeClip.LIFT, 0.0)
                         .with(EdgeClip.SCREWS.thread, "M4").with(EdgeClip.SCREWS.length, 30.0)).withMaterial("PETG").bound("base", new Binding.OnSheet("turnstone-base", ""))
-                        .bound("table", new Binding.Usual("pair-40")).atSite(site("turnstone", "base plate, right edge")));
+                        .bound("table", new Binding.Usual("pair-40")).atSite(site("turnstone", "base plate, right edge")),
+                PartDesign.of("p3", "soft-foot", "Soft foot", Values.START.with(SoftFoot.SCREWS.held, 6.0).with(SoftFoot.SCREWS.recess, 8.0).with(SoftFoot.SCREWS.length, 12.0)).withMaterial("TPU 95A").atSite(site("turnstone", "base plate, underside")));
     }
 
     private void fanGuard() {
@@ -239,6 +246,13 @@ final class DemoUpgrades {
                         .bound("mount", new Binding.OnSheet("curlew-stir", "")).atSite(site("curlew", "rear wall, low")));
     }
 
+    private void lampDriver() {
+        upgrade("curlew-driver", "curlew", "The lamp's driver on the wall", LocalDate.of(2026, 11, 15),
+                new Trouble("The driver board dangles on its wires behind the lamp and gets the chamber's whole heat from all sides.", "board after an hour of ABS", "71 °C"), "curlew",
+                PartDesign.of(FIRST, "module-mount", "Driver mount", Values.START.with(ModuleMount.AIR, 8.0).with(ModuleMount.MOUNT.y, -38.0).with(ModuleMount.SCREWS.standoff, 9.0)).withMaterial("ABS").bound("module", new Binding.OnSheet("curlew-board", ""))
+                        .bound("mount", new Binding.Usual("pair-40")).atSite(site("curlew", "right wall, inner face")));
+    }
+
     /** Just begun: no part yet. */
     private void doorLatch() {
         upgrade("curlew-door", "curlew", "Door latch", LocalDate.of(2026, 11, 22),
@@ -282,5 +296,13 @@ final class DemoUpgrades {
                 new Trouble("Fumes of the hot wire stay under the hood; the hose is held on with tape and falls off.", "time until the air is clear", "14 min"), "curlew",
                 PartDesign.of(FIRST, "hose-adapter", "Fume hose adapter", Values.START).bound("hose", new Binding.OnSheet("ruff-hose", ""))
                         .bound("opening", new Binding.OnSheet("ruff-opening", "")).atSite(site("ruff", "rear panel, fume opening")));
+    }
+
+    private void feed() {
+        Values v = Values.START.with(ChannelGuide.LENGTH, 240.0).with(ChannelGuide.SPLIT, true);
+        upgrade("ruff-feed", "ruff", "A guide for long blocks", LocalDate.of(2026, 11, 22),
+                new Trouble("Blocks longer than the wire's way are pushed on by hand and drift; the second cut starts beside the first.", "drift over a metre", "4.5 mm"), "curlew",
+                PartDesign.of(FIRST, "channel-guide", "Sled's channel", v).withMaterial("PETG").bound("slide", new Binding.OnSheet("ruff-profile", ""))
+                        .bound("base", new Binding.Usual("pair-60")).atSite(site("ruff", "table, beside the right rail")));
     }
 }
