@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -15,16 +16,20 @@ import tinperch.desktop.look.Ui;
 import tinperch.fact.MeshesFact;
 import tinperch.files.FileFault;
 import tinperch.upgrade.Case;
+import tinperch.workshop.WorkshopState;
 import tinperch.workshop.export.Item;
 import tinperch.workshop.export.Parcel;
 import tinperch.workshop.export.PartExport;
 import tinperch.workshop.export.PartFormat;
 import tinperch.workshop.export.PartFormats;
+import tinperch.workshop.share.ShareFolder;
 
 /** Writing the part into files. */
 final class WritePanel extends PrintPanel {
     private final TextField folder = Ui.id(new TextField(), "export-folder");
     private final List<Button> formats;
+    private final TextField licence = Ui.id(new TextField(), "licence");
+    private final Button share = Ui.whole(Ui.id(new Button("Share folder"), "share-folder"));
 
     WritePanel(Desk desk, String upgradeId) {
         super(desk, upgradeId, "Write the file", "export-complaint");
@@ -32,18 +37,24 @@ final class WritePanel extends PrintPanel {
         HBox.setHgrow(folder, Priority.ALWAYS);
         Button choose = Ui.whole(Ui.button("Choose…", null, this::chooseFolder));
         formats = PartFormats.ALL.stream().map(this::button).toList();
+        licence.setText(desk.workshop().preference("licence line").orElse(""));
+        licence.setPromptText("what others may do with it, in a line");
+        HBox.setHgrow(licence, Priority.ALWAYS);
+        share.setOnAction(e -> target().ifPresent(this::share));
+        Ui.tip(share, "A folder with the design, files to print, STEP, a drawing with its parts list, and this line");
         FlowPane print = new FlowPane(6, 6);
         FlowPane more = new FlowPane(6, 6);
         for (int i = 0; i < formats.size(); i++) {
             (PartFormats.ALL.get(i).isForPrinting() ? print : more).getChildren().add(formats.get(i));
         }
         rows(row(Ui.label("Into folder", "field-label"), folder, choose), row(Ui.label("To print", "field-label"), print),
-                row(Ui.label("For others", "field-label"), more));
+                row(Ui.label("For others", "field-label"), more), row(Ui.label("Licence", "field-label"), licence, share));
     }
 
     @Override
     void refresh() {
         formats.forEach(b -> b.setDisable(part().isEmpty()));
+        share.setDisable(part().isEmpty());
     }
 
     private Button button(PartFormat format) {
@@ -67,23 +78,53 @@ final class WritePanel extends PrintPanel {
         }
     }
 
-    private void export(PartFormat format) {
+    /** The folder that is typed; empty, and said, where there is nothing to write or nowhere to write it. */
+    private Optional<Path> target() {
         if (part().isEmpty() || !desk.hasPart()) {
             complain("There is no finished part to write yet.");
-            return;
+            return Optional.empty();
         }
-        Path target;
         try {
-            target = Path.of(folder.getText().strip());
+            Path target = Path.of(folder.getText().strip());
+            complain("");
+            return Optional.of(target);
         } catch (java.nio.file.InvalidPathException e) {
             complain("“" + folder.getText() + "” is not a folder name; choose another.");
-            return;
+            return Optional.empty();
         }
-        complain("");
+    }
+
+    private void export(PartFormat format) {
+        target().ifPresent(target -> {
+            Case c = desk.looked().orElseThrow();
+            String mark = mark();
+            write(target, items -> "Written: " + String.join(", ", PartExport.write(Parcel.of(c, items, mark), format, target).stream().map(Path::toString).toList()), c);
+        });
+    }
+
+    private void share(Path target) {
         Case c = desk.looked().orElseThrow();
         String mark = mark();
-        // What is written is what is asked for now, not a drawing that an edit has overtaken.
-        desk.engine().work(() -> write(c, mark, format, target), told -> {
+        String line = licence.getText();
+        WorkshopState state = desk.state();
+        desk.workshop().setPreference("licence line", line.strip());
+        write(target, items -> "To be shared: " + ShareFolder.write(state, c, items, mark, line, desk.workshop()::meshBytes, target), c);
+    }
+
+    /** Writes something of the pieces; answers what to say of it. */
+    private interface Writing {
+        String of(List<Item> items) throws FileFault;
+    }
+
+    /** What is written is what is asked for now, not a drawing that an edit has overtaken. */
+    private void write(Path target, Writing writing, Case c) {
+        desk.engine().work(() -> {
+            try {
+                return new Desk.Notice(writing.of(Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces())), false);
+            } catch (FileFault e) {
+                return new Desk.Notice(e.getMessage(), true);
+            }
+        }, told -> {
             if (told.bad()) {
                 complain(told.text());
             } else {
@@ -92,15 +133,4 @@ final class WritePanel extends PrintPanel {
             }
         });
     }
-
-    private Desk.Notice write(Case c, String mark, PartFormat format, Path target) {
-        try {
-            List<Item> items = Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces());
-            List<Path> written = PartExport.write(new Parcel(items, c.part(), c.upgrade().name(), mark), format, target);
-            return new Desk.Notice("Written: " + String.join(", ", written.stream().map(Path::toString).toList()), false);
-        } catch (FileFault e) {
-            return new Desk.Notice(e.getMessage(), true);
-        }
-    }
-
 }

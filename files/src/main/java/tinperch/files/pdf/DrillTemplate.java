@@ -1,18 +1,8 @@
 package tinperch.files.pdf;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.Locale;
-import org.apache.pdfbox.pdmodel.PDDocument;
-import org.apache.pdfbox.pdmodel.PDDocumentInformation;
-import org.apache.pdfbox.pdmodel.PDPage;
-import org.apache.pdfbox.pdmodel.PDPageContentStream;
-import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
-import org.apache.pdfbox.pdmodel.interactive.viewerpreferences.PDViewerPreferences;
-import org.apache.pdfbox.util.Matrix;
 import tinperch.files.FileFault;
 import tinperch.part.flat.FlatOutline;
 import tinperch.part.flat.RoundHole;
@@ -22,7 +12,6 @@ import tinperch.part.flat.RoundHole;
  * through. A line of 100 mm tells whether the printer kept the size; crosses in the strips neighbouring sheets share tell how they lie.
  */
 public final class DrillTemplate {
-    private static final float POINTS_PER_MM = (float) (72 / 25.4);
     private static final double CHECK_MM = 100;
     private static final double FOOT_MM = 22;
     /** Around the plate, so that its outline is not cut by the edge of the paper. */
@@ -35,8 +24,7 @@ public final class DrillTemplate {
     private final FlatOutline plate;
     private final double[] frame;
     private final Sheets sheets;
-    private PDPageContentStream page;
-    private PDFont font;
+    private Pen pen;
 
     private DrillTemplate(FlatOutline plate) {
         this.plate = plate;
@@ -59,91 +47,64 @@ public final class DrillTemplate {
     }
 
     private void document(String title, OutputStream out) throws IOException {
-        try (PDDocument document = new PDDocument(); InputStream letters = DrillTemplate.class.getResourceAsStream("Lato-Regular.ttf")) {
-            // The same plate gives the same file.
-            document.setDocumentId(0L);
-            font = PDType0Font.load(document, letters);
-            PDViewerPreferences wish = new PDViewerPreferences(document.getDocumentCatalog().getCOSObject());
-            wish.setPrintScaling(PDViewerPreferences.PRINT_SCALING.None);
-            document.getDocumentCatalog().setViewerPreferences(wish);
-            PDDocumentInformation about = new PDDocumentInformation();
-            about.setTitle(title);
-            about.setProducer("Tin Perch");
-            document.setDocumentInformation(about);
+        Pen.document(title, drawing -> {
+            pen = drawing;
             for (int row = 0; row < sheets.rows(); row++) {
                 for (int column = 0; column < sheets.columns(); column++) {
-                    PDPage paper = new PDPage(new PDRectangle((float) sheets.widthMm() * POINTS_PER_MM, (float) sheets.heightMm() * POINTS_PER_MM));
-                    document.addPage(paper);
-                    try (PDPageContentStream content = new PDPageContentStream(document, paper)) {
-                        page = content;
-                        sheet(title, column, row);
-                    }
+                    int c = column;
+                    int r = row;
+                    pen.page(sheets.widthMm(), sheets.heightMm(), p -> sheet(title, c, r));
                 }
             }
-            document.save(out);
-        }
+        }, out);
     }
 
-    /** One sheet; rows count from the top. From here on a unit is a millimetre. */
+    /** One sheet; rows count from the top. */
     private void sheet(String title, int column, int row) throws IOException {
-        page.transform(Matrix.getScaleInstance(POINTS_PER_MM, POINTS_PER_MM));
-        page.saveGraphicsState();
         double m = Sheets.MARGIN_MM;
-        page.addRect((float) m, (float) m, (float) (sheets.widthMm() - 2 * m), (float) (sheets.heightMm() - 2 * m));
-        page.clip();
         double x = m - column * sheets.stepXMm() - frame[0];
         double y = sheets.heightMm() - m + row * sheets.stepYMm() - frame[3];
-        page.transform(Matrix.getTranslateInstance((float) x, (float) y));
-        page.setLineWidth(0.15f);
-        for (double[] r : plate.outlines()) {
-            ring(r);
-        }
-        for (double[] r : plate.cutouts()) {
-            ring(r);
-        }
-        for (RoundHole h : plate.holes()) {
-            hole(h);
-        }
-        foot(title);
-        page.restoreGraphicsState();
+        pen.within(m, m, sheets.widthMm() - 2 * m, sheets.heightMm() - 2 * m, x, y, p -> {
+            pen.width(0.15, 0);
+            for (double[] r : plate.outlines()) {
+                pen.ring(r);
+            }
+            for (double[] r : plate.cutouts()) {
+                pen.ring(r);
+            }
+            for (RoundHole h : plate.holes()) {
+                hole(h);
+            }
+            foot(title);
+        });
         crosses(column, row);
-        write(m, m - 5, 3, "Sheet " + (row * sheets.columns() + column + 1) + " of " + sheets.count()
+        pen.write(m, m - 5, 3, "Sheet " + (row * sheets.columns() + column + 1) + " of " + sheets.count()
                 + (sheets.count() > 1 ? " · row " + (row + 1) + ", column " + (column + 1) + " · lay the crosses over each other" : ""));
     }
 
     private void foot(String title) throws IOException {
         double y = frame[1] - 8;
-        page.setLineWidth(0.15f);
+        pen.width(0.15, 0);
         double x = frame[0] + ROUND_MM;
-        line(x, y, x + CHECK_MM, y);
-        line(x, y - 1.5, x, y + 1.5);
-        line(x + CHECK_MM, y - 1.5, x + CHECK_MM, y + 1.5);
-        write(x + 1, y + 1.5, 3, "Measure this line: 100 mm. Print at 100 %, not fitted to the page.");
-        write(x, y - 6, 4, title);
-        write(x, y - FOOT_MM + 11, 3, "Seen from above as the piece lies on the bed. Centre-punch, drill small first, clear away from cables.");
+        pen.line(x, y, x + CHECK_MM, y);
+        pen.line(x, y - 1.5, x, y + 1.5);
+        pen.line(x + CHECK_MM, y - 1.5, x + CHECK_MM, y + 1.5);
+        pen.write(x + 1, y + 1.5, 3, "Measure this line: 100 mm. Print at 100 %, not fitted to the page.");
+        pen.write(x, y - 6, 4, title);
+        pen.write(x, y - FOOT_MM + 11, 3, "Seen from above as the piece lies on the bed. Centre-punch, drill small first, clear away from cables.");
     }
 
     private void hole(RoundHole h) throws IOException {
         double r = h.diameterMm() / 2;
-        double k = r * 0.5522847498;
-        page.moveTo((float) (h.xMm() + r), (float) h.yMm());
-        curve(h, r, k, k, r, 0, r);
-        curve(h, -k, r, -r, k, -r, 0);
-        curve(h, -r, -k, -k, -r, 0, -r);
-        curve(h, k, -r, r, -k, r, 0);
-        page.stroke();
+        pen.circle(h.xMm(), h.yMm(), r);
         double arm = r + ARM_MM;
-        line(h.xMm() - arm, h.yMm(), h.xMm() + arm, h.yMm());
-        line(h.xMm(), h.yMm() - arm, h.xMm(), h.yMm() + arm);
-        write(h.xMm() + r * 0.75 + 0.8, h.yMm() + r * 0.75 + 0.8, 2.5, String.format(Locale.ROOT, "Ø%s", diameter(h.diameterMm())));
+        pen.line(h.xMm() - arm, h.yMm(), h.xMm() + arm, h.yMm());
+        pen.line(h.xMm(), h.yMm() - arm, h.xMm(), h.yMm() + arm);
+        pen.write(h.xMm() + r * 0.75 + 0.8, h.yMm() + r * 0.75 + 0.8, 2.5, String.format(Locale.ROOT, "Ø%s", diameter(h.diameterMm())));
     }
 
     private static String diameter(double mm) {
         return java.math.BigDecimal.valueOf(mm).setScale(2, java.math.RoundingMode.HALF_EVEN).stripTrailingZeros().toPlainString();
-    }
-
-    private void curve(RoundHole h, double x1, double y1, double x2, double y2, double x3, double y3) throws IOException {
-        page.curveTo((float) (h.xMm() + x1), (float) (h.yMm() + y1), (float) (h.xMm() + x2), (float) (h.yMm() + y2), (float) (h.xMm() + x3), (float) (h.yMm() + y3));
     }
 
     /** Crosses in the middle of the strips shared with the sheets to the left, right, above and below. */
@@ -170,45 +131,8 @@ public final class DrillTemplate {
     }
 
     private void cross(double x, double y) throws IOException {
-        page.setLineWidth(0.1f);
-        line(x - CROSS_MM, y, x + CROSS_MM, y);
-        line(x, y - CROSS_MM, x, y + CROSS_MM);
-    }
-
-    private void ring(double[] r) throws IOException {
-        page.moveTo((float) r[0], (float) r[1]);
-        for (int i = 2; i < r.length; i += 2) {
-            page.lineTo((float) r[i], (float) r[i + 1]);
-        }
-        page.closeAndStroke();
-    }
-
-    private void line(double x0, double y0, double x1, double y1) throws IOException {
-        page.moveTo((float) x0, (float) y0);
-        page.lineTo((float) x1, (float) y1);
-        page.stroke();
-    }
-
-    private void write(double x, double y, double heightMm, String text) throws IOException {
-        page.beginText();
-        page.setFont(font, (float) heightMm);
-        page.newLineAtOffset((float) x, (float) y);
-        page.showText(spelled(text));
-        page.endText();
-    }
-
-    /** Letters the font does not have are marked: a name in another script must not stop the template. */
-    private String spelled(String text) {
-        StringBuilder b = new StringBuilder();
-        text.codePoints().forEach(c -> {
-            String s = Character.toString(c);
-            try {
-                font.encode(s);
-                b.append(s);
-            } catch (IOException | IllegalArgumentException e) {
-                b.append('?');
-            }
-        });
-        return b.toString();
+        pen.width(0.1, 0);
+        pen.line(x - CROSS_MM, y, x + CROSS_MM, y);
+        pen.line(x, y - CROSS_MM, x, y + CROSS_MM);
     }
 }

@@ -1,16 +1,29 @@
 package tinperch.workshop.export;
 
 import java.util.List;
+import java.util.Optional;
+import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
 
 /**
  * What is written: the pieces of a part and what they are called.
  *
  * @param mark of the revision, "R5"
+ * @param made what it is made of, to be drawn and listed; empty for a kept revision, which is only its meshes
  */
-public record Parcel(List<Item> items, PartDesign part, String upgradeName, String mark) {
+public record Parcel(List<Item> items, PartDesign part, String upgradeName, String mark, Optional<Case> made) {
     public Parcel {
         items = List.copyOf(items);
+    }
+
+    /** Of a kept revision. */
+    public Parcel(List<Item> items, PartDesign part, String upgradeName, String mark) {
+        this(items, part, upgradeName, mark, Optional.empty());
+    }
+
+    /** Of a part as it stands. */
+    public static Parcel of(Case c, List<Item> items, String mark) {
+        return new Parcel(items, c.part(), c.upgrade().name(), mark, Optional.of(c));
     }
 
     /** "Blower carriage R5". */

@@ -28,11 +28,16 @@ public final class PartExport {
 
     /** File name without folder: "Hose adapter R5 tube.stl", with characters no file system minds. */
     public static String fileName(String part, String mark, String piece, PartFormat format) {
+        return fileName(part, mark, piece, format.ending());
+    }
+
+    /** The same with any ending. */
+    public static String fileName(String part, String mark, String piece, String ending) {
         String plain = part.replaceAll("[^\\p{L}\\p{N} ._-]", "-").strip();
         if (plain.length() > LONGEST_NAME) {
             plain = plain.substring(0, LONGEST_NAME).strip();
         }
-        return (plain.isEmpty() ? "part" : plain) + " " + mark + (piece.isEmpty() ? "" : " " + piece) + format.ending();
+        return (plain.isEmpty() ? "part" : plain) + " " + mark + (piece.isEmpty() ? "" : " " + piece) + ending;
     }
 
     /**
@@ -84,7 +89,8 @@ public final class PartExport {
         for (Upgrade u : state.upgrades()) {
             for (PartDesign p : u.parts()) {
                 String mark = state.nextMark(u.id(), p.id());
-                Parcel parcel = new Parcel(Item.of(new FactsOnce(Case.of(u, p.id(), shop, mark)).get(MeshesFact.MESHES).pieces()), p, u.name(), mark);
+                Case c = Case.of(u, p.id(), shop, mark);
+                Parcel parcel = Parcel.of(c, Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces()), mark);
                 for (PartFormat f : parcel.items().isEmpty() ? List.<PartFormat>of() : formats) {
                     written.addAll(write(parcel, f, folder, names));
                 }

@@ -19,6 +19,11 @@ public interface PartFormat {
         return false;
     }
 
+    /** Whether it belongs into a folder that is given to somebody else, besides what printers are fed with. */
+    default boolean isForSharing() {
+        return false;
+    }
+
     /** The files of a part; nothing is computed before one is written. */
     List<Output> files(Parcel parcel);
 

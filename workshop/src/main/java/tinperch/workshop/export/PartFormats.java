@@ -2,6 +2,7 @@ package tinperch.workshop.export;
 
 import java.util.List;
 import java.util.Optional;
+import tinperch.workshop.export.format.DrawingFormat;
 import tinperch.workshop.export.format.DrillTemplateFormat;
 import tinperch.workshop.export.format.DxfFormat;
 import tinperch.workshop.export.format.ObjFormat;
@@ -21,13 +22,19 @@ public final class PartFormats {
             new ObjFormat(),
             new DxfFormat(),
             new SvgFormat(),
-            new DrillTemplateFormat());
+            new DrillTemplateFormat(),
+            new DrawingFormat());
 
     private PartFormats() {}
 
     /** What printers are fed with. */
     public static List<PartFormat> forPrinting() {
         return ALL.stream().filter(PartFormat::isForPrinting).toList();
+    }
+
+    /** What else somebody wants who is given a part. */
+    public static List<PartFormat> forSharing() {
+        return ALL.stream().filter(PartFormat::isForSharing).toList();
     }
 
     /** The format of a name, whatever its letters' case. */

@@ -26,6 +26,11 @@ public final class StepFormat implements PartFormat {
     }
 
     @Override
+    public boolean isForSharing() {
+        return true;
+    }
+
+    @Override
     public List<Output> files(Parcel p) {
         return List.of(new Output("", out -> StepFile.write(p.items().stream().map(i -> body(i, p.title())).toList(), p.title(), out)));
     }
