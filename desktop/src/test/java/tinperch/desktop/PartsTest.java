@@ -21,6 +21,10 @@ import tinperch.desktop.window.Packing;
 import tinperch.machine.Machine;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.FilterHousing;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
@@ -131,6 +135,79 @@ public class PartsTest extends WindowTest {
         close();
         open();
         assertEquals(part("avocet-blower").features().size(), 1, "features are kept");
+    }
+
+    private void fire(String menu, String item) throws Exception {
+        MenuButton b = (MenuButton) need(menu);
+        robot.clickOn(b);
+        onFx(() -> {
+            b.getItems().stream().filter(i -> i.getText().startsWith(item)).findFirst().orElseThrow(() -> new AssertionError(item + " is not among " + b.getItems().stream().map(javafx.scene.control.MenuItem::getText).toList())).fire();
+            b.hide();
+            return null;
+        });
+        waitForPicture();
+    }
+
+    @Test
+    public void aFeatureIsCopiedInARowAndTakenOverByAnotherPart() throws Exception {
+        goTo("avocet-switch", Station.SHAPE);
+        waitForPicture();
+        double bare = desk.drawingProperty().get().volumeMm3();
+        onFx(() -> {
+            desk.edits().make("avocet-switch", part("avocet-switch").with(new Feature("f1", "hole", "Vent", Anchor.middle("part", "plate", Vec3.Z).at(-8, 0), Values.START, false)), "add");
+            return null;
+        });
+        waitForPicture();
+        double one = bare - desk.drawingProperty().get().volumeMm3();
+        press("feature-f1");
+        type("feature-copies.columns", "3");
+        type("feature-copies.columns.step", "8 mm");
+        waitForPicture();
+        assertEquals(bare - desk.drawingProperty().get().volumeMm3(), 3 * one, 0.5);
+        type("feature-copies.columns", "2.5");
+        assertTrue(complaint("feature-copies.columns").length() > 10, "half a hole is none");
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        fire("copy-features", "Switch module mount");
+        assertEquals(part("avocet-blower").features().stream().map(Feature::name).toList(), java.util.List.of("Vent"));
+        click("undo");
+        assertTrue(part("avocet-blower").features().isEmpty());
+    }
+
+    @Test
+    public void aNewPartIsBoundAsAnotherOfItsMachine() throws Exception {
+        goTo("avocet-switch", Station.SHAPE);
+        click("add-part");
+        press("family-tool-carriage-plate");
+        waitFor(() -> upgrade("avocet-switch").parts().size() == 2, "no part is made");
+        waitForPicture();
+        onFx(() -> {
+            desk.goTo(upgrade("avocet-switch"), Station.MEASURE);
+            desk.show(upgrade("avocet-switch").parts().get(1).id());
+            return null;
+        });
+        waitForPicture();
+        fire("bind-as-in", "Blower carriage plate");
+        assertEquals(upgrade("avocet-switch").parts().get(1).bindings().get("mount"), new Binding.OnSheet("avocet-blower.mount", ""));
+        click("undo");
+        assertNotEquals(upgrade("avocet-switch").parts().get(1).bindings().get("mount"), new Binding.OnSheet("avocet-blower.mount", ""));
+    }
+
+    @Test
+    public void aPartIsSharedAsAFolderWithItsLicence() throws Exception {
+        goTo("ruff-feed", Station.PRINT);
+        waitForPicture();
+        type("export-folder", folder.toString());
+        press("share-folder");
+        waitFor(() -> find("export-complaint") instanceof javafx.scene.control.Label l && l.getText().contains("is not said"), "a folder without a licence");
+        type("licence", "name me, share alike");
+        press("share-folder");
+        waitFor(() -> find("notice-text") instanceof javafx.scene.control.Label l && l.getText().contains("To be shared"), "no folder is written");
+        try (var all = Files.list(folder.resolve("Sled-s channel R1"))) {
+            assertEquals(all.count(), 7, "two STL, 3MF, STEP, drawing, design, words");
+        }
+        press("export-drawing");
+        waitFor(() -> text("notice-text").endsWith("drawing.pdf"), "no drawing is written");
     }
 
     @Test

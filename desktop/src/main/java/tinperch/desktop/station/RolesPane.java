@@ -36,8 +36,6 @@ import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
 import tinperch.part.form.Port;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.Copying;
-import tinperch.upgrade.Families;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 
@@ -62,7 +60,7 @@ final class RolesPane extends GridPane {
         this.desk = desk;
         this.upgradeId = upgradeId;
         this.open = open;
-        asIn = new TakeOver(desk, "bind-as-in", "Bind all as in", "Each row bound as the row of the same name or kind of another part of this machine", this::boundIn, this::bindAsIn);
+        asIn = BindAsIn.menu(desk, upgradeId);
         getStyleClass().add("panel");
         Ui.id(this, "roles");
         setHgap(14);
@@ -103,10 +101,13 @@ final class RolesPane extends GridPane {
         for (Role<?> role : c.get().family().map(f -> f.roles()).orElse(List.of())) {
             row(row++, role, c.get());
         }
-        Refs refs = c.get().recipe().refs();
-        if (row > 0 && c.get().family().stream().flatMap(f -> f.roles().stream()).anyMatch(r -> !Optional.ofNullable(refs.byRole().get(r.id())).map(x -> x.known().isMeasured()).orElse(false))) {
+        if (row > 0 && (!isFirst(c.get().part()) || !isMeasured(c.get()))) {
             add(asIn, 3, row);
         }
+    }
+
+    private static boolean isMeasured(Case c) {
+        return c.family().stream().flatMap(f -> f.roles().stream()).allMatch(r -> Optional.ofNullable(c.recipe().refs().byRole().get(r.id())).map(x -> x.known().isMeasured()).orElse(false));
     }
 
     private void row(int row, Role<?> role, Case c) {
@@ -175,23 +176,6 @@ final class RolesPane extends GridPane {
     /** The upgrade's first part has the sheets that were read before there was any. */
     private boolean isFirst(PartDesign part) {
         return desk.state().upgrade(upgradeId).filter(u -> u.parts().get(0).id().equals(part.id())).isPresent();
-    }
-
-    private Optional<String> boundIn(Upgrade u, PartDesign other) {
-        return rebound(u, other).map(next -> next.bindings().size() == 1 ? "1 binding" : next.bindings().size() + " bindings");
-    }
-
-    private Optional<String> bindAsIn(Upgrade u, PartDesign other) {
-        return rebound(u, other).flatMap(next -> desk.edits().make(upgradeId, next, "bind all as in " + other.name()));
-    }
-
-    /** The part as another of the machine is bound; empty where that changes nothing. */
-    private Optional<PartDesign> rebound(Upgrade u, PartDesign other) {
-        Optional<PartDesign> mine = desk.looked().map(Case::part);
-        if (mine.isEmpty() || !u.machineId().equals(machine().id()) || u.id().equals(upgradeId) && other.id().equals(mine.get().id())) {
-            return Optional.empty();
-        }
-        return Families.byId(other.familyId()).flatMap(from -> Families.byId(mine.get().familyId()).map(to -> Copying.bindings(other, from, mine.get(), to, u.id().equals(upgradeId)))).filter(next -> !next.equals(mine.get()));
     }
 
     private void bind(PartDesign part, Role<?> role, Binding binding, String label) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -26,6 +27,7 @@ import tinperch.workshop.share.ShareFolder;
 
 /** Writing the part into files. */
 final class WritePanel extends PrintPanel {
+    private static final double NAME_WIDTH = 78;
     private final TextField folder = Ui.id(new TextField(), "export-folder");
     private final List<Button> formats;
     private final TextField licence = Ui.id(new TextField(), "licence");
@@ -47,14 +49,20 @@ final class WritePanel extends PrintPanel {
         for (int i = 0; i < formats.size(); i++) {
             (PartFormats.ALL.get(i).isForPrinting() ? print : more).getChildren().add(formats.get(i));
         }
-        rows(row(Ui.label("Into folder", "field-label"), folder, choose), row(Ui.label("To print", "field-label"), print),
-                row(Ui.label("For others", "field-label"), more), row(Ui.label("Licence", "field-label"), licence, share));
+        rows(row(named("Into folder"), folder, choose), row(named("To print"), print),
+                row(named("For others"), more), row(named("Licence"), licence, share));
     }
 
     @Override
     void refresh() {
         formats.forEach(b -> b.setDisable(part().isEmpty()));
         share.setDisable(part().isEmpty());
+    }
+
+    private static Label named(String text) {
+        Label l = Ui.label(text, "field-label");
+        l.setMinWidth(NAME_WIDTH);
+        return l;
     }
 
     private Button button(PartFormat format) {
