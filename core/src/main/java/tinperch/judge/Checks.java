@@ -14,6 +14,7 @@ import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
 import tinperch.check.SealCheck;
+import tinperch.check.SkinCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.WallCheck;
 
@@ -29,6 +30,7 @@ public final class Checks {
             new SealCheck(),
             new DovetailCheck(),
             new AirAreaCheck(),
+            new SkinCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),

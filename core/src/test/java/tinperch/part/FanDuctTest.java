@@ -88,6 +88,49 @@ public class FanDuctTest {
         assertTrue(wide.contains("wider than the plate of 42 mm"), wide);
     }
 
+    private static Finding skin(Values v) {
+        return findings(usual("fan-duct", v)).stream().filter(f -> f.id().equals("skin.0")).findFirst().orElseThrow();
+    }
+
+    /**
+     * An upright square tube of 1.6 has walls of 1.6 and its round end, whose inside is drawn around the circle and whose outside within it, a little less:
+     * 19.6 · cos 3.75° − 18 = 1.558. Two lines of 0.4 are wanted (common practice).
+     */
+    @Test
+    public void itsSkinIsMeasuredAllOver() {
+        Values straight = PLAIN.with(FanDuct.OFFSET, 0.0).with(FanDuct.TILT, 0.0).with(FanDuct.WIDTH, 33.0).with(FanDuct.HEIGHT, 33.0).with(FanDuct.LENGTH, 60.0);
+        double mm = skin(straight).margin().orElseThrow().value();
+        assertTrue(mm > 1.45 && mm < 1.6, "a little less where it leans: " + mm);
+        assertEquals(skin(straight).margin().orElseThrow().limit(), 0.8, 1e-9);
+        // Leaning hard it is much thinner across than what was typed.
+        Values leaning = PLAIN.with(FanDuct.OFFSET, 40.0).with(FanDuct.TILT, 0.0).with(FanDuct.LENGTH, 45.0).with(FanDuct.WALL, 0.9);
+        Finding thin = skin(leaning);
+        assertEquals(thin.severity(), Severity.STOP);
+        assertTrue(thin.margin().orElseThrow().value() < 0.8, thin.what());
+        assertTrue(!thin.remedies().isEmpty());
+        var cured = PartExamples.caseOf(usual("fan-duct", leaning).part().with(FanDuct.WALL.set(leaning, Double.parseDouble(thin.remedies().get(0).label().replaceAll(".*→ ([0-9.]+) mm.*", "$1")))), PartExamples.shop(60, 50, 32, 32));
+        assertEquals(findings(cured).stream().filter(f -> f.id().equals("skin.0")).findFirst().orElseThrow().severity(), Severity.FINE, thin.remedies().toString());
+    }
+
+    @Test
+    public void twoSlotsLeadTheAirToEitherSide() {
+        Values v = PLAIN.with(FanDuct.OUTLETS, 2.0).with(FanDuct.WIDTH, 24.0).with(FanDuct.HEIGHT, 15.0).with(FanDuct.APART, 50.0);
+        AirPath a = air(v);
+        assertEquals(a.outletMm2(), 2 * 24 * 15, 1e-9);
+        Mesh m = meshes(usual("fan-duct", v)).get(0);
+        assertEquals(m.openEdges(), 0);
+        Vec3 out = a.outlet().w();
+        for (int side = -1; side <= 1; side += 2) {
+            // Through the middle of each slot, against the air: nothing within the last few millimetres.
+            Vec3 middle = new Vec3(a.outlet().origin().x(), side * 25, a.outlet().origin().z());
+            assertTrue(new Rays(TriangleTree.of(m)).hits(middle.minus(out.times(8)), out).isEmpty(), "slot at " + side);
+        }
+        assertTrue(!new Rays(TriangleTree.of(m)).inside(new Vec3(0, 0, 9)), "both begin at the fan");
+        assertEquals(findings(usual("fan-duct", v)).stream().filter(f -> f.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of());
+        String near = new FactsOnce(usual("fan-duct", v.with(FanDuct.APART, 26.0))).get(FormFact.FORM).problem();
+        assertTrue(near.contains("27.2 mm from middle to middle"), near);
+    }
+
     @Test
     public void startsFollowTheFan() {
         for (String fan : new String[] {"fan-25", "fan-30", "fan-50", "fan-60"}) {

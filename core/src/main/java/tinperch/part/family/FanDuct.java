@@ -1,7 +1,6 @@
 package tinperch.part.family;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
@@ -11,6 +10,7 @@ import tinperch.part.bind.FanRef;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.block.DuctTube;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.form.AirPath;
@@ -34,13 +34,12 @@ import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
-import tinperch.solid.SolidException;
 import tinperch.solid.Vec3;
-import tinperch.solid.shape.Loft;
 
 /**
- * A duct from an axial fan to a slot: a plate the fan is screwed to, and a tube that leads from its round opening smoothly to a slot beside it, with
- * the outlet turned so that the air goes where it is wanted. The fan lies under z = 0 and blows up; the outlet is moved and turned along x.
+ * A duct from an axial fan to a slot, or to two: a plate the fan is screwed to, and a tube that leads from its round opening smoothly to a slot beside it, with
+ * the outlet turned so that the air goes where it is wanted. The fan lies under z = 0 and blows up; the outlet is moved and turned along x,
+ * two of them stand side by side along y.
  */
 public final class FanDuct implements PartFamily {
     private static final Card PLATE_CARD = new Card("plate", "Plate");
@@ -61,33 +60,11 @@ public final class FanDuct implements PartFamily {
 
     public static final Role<FanRef> FAN = new Role<>("fan", FanRef.KIND, "fan", "the axial fan with its holes and its opening", false, "fan-40x10");
 
-    private static final int SIDES = 48;
-    private static final int RINGS = 7;
+    public static final NumberParam OUTLETS = NumberParam.count("outlet.count", OUTLET, "Slots", 1, 2, 1, "Two lead the air to either side of the nozzle");
+    public static final NumberParam APART = NumberParam.length("outlet.apart", OUTLET, "Slots apart", 5, 300, 60, "From middle to middle along y, where there are two");
 
-    /** The way of the air: middle and direction at a share of it, by a cubic curve that leaves the plate and meets the outlet straight. */
-    private record Way(Vec3 from, Vec3 to, Vec3 out) {
-        static Way of(PartInputs in) {
-            double a = Math.toRadians(in.get(TILT));
-            double z = in.get(PLATE);
-            return new Way(new Vec3(0, 0, z), new Vec3(in.get(OFFSET), 0, z + in.get(LENGTH)), new Vec3(Math.sin(a), 0, Math.cos(a)));
-        }
-
-        private double reach() {
-            return to.minus(from).length() / 3;
-        }
-
-        Vec3 at(double s) {
-            double r = 1 - s;
-            return from.times(r * r * r + 3 * r * r * s).plus(Vec3.Z.times(3 * r * r * s * reach())).plus(to.times(3 * r * s * s + s * s * s))
-                    .minus(out.times(3 * r * s * s * reach()));
-        }
-
-        Vec3 along(double s) {
-            double h = 1e-4;
-            Vec3 d = at(Math.min(1, s + h)).minus(at(Math.max(0, s - h)));
-            return d.times(1 / d.length());
-        }
-    }
+    private static final String AIR = "air";
+    private static final int SIDES = DuctTube.SIDES;
 
     @Override
     public String id() {
@@ -118,7 +95,7 @@ public final class FanDuct implements PartFamily {
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(PLATE, RIM, INLET));
         all.addAll(FAN_SCREWS.params());
-        all.addAll(List.of(WALL, LENGTH, OFFSET, WIDTH, HEIGHT, TILT, Marking.HEIGHT));
+        all.addAll(List.of(WALL, LENGTH, OFFSET, WIDTH, HEIGHT, TILT, OUTLETS, APART, Marking.HEIGHT));
         return all;
     }
 
@@ -133,7 +110,7 @@ public final class FanDuct implements PartFamily {
         if (card.equals(DUCT)) {
             return LENGTH.show(v) + " long, wall " + WALL.show(v);
         }
-        return card.equals(OUTLET) ? WIDTH.show(v) + " × " + HEIGHT.show(v) + ", turned " + TILT.show(v) : "at most " + Marking.HEIGHT.show(v) + " high";
+        return card.equals(OUTLET) ? (OUTLETS.of(v) > 1 ? "two of " : "") + WIDTH.show(v) + " × " + HEIGHT.show(v) + ", turned " + TILT.show(v) : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     /** As wide as the fan, with a slot that lets its air out. */
@@ -159,24 +136,29 @@ public final class FanDuct implements PartFamily {
             throw new PartProblem(INLET, "An inlet of Ø " + Quantity.mm(2 * inlet) + " with walls of " + Quantity.mm(wall) + " is wider than the plate of " + Quantity.mm(2 * half)
                     + "; make it at most " + Quantity.mm(Math.floor(2 * (half - wall))) + ", or the rim wider.");
         }
-        Way way = Way.of(in);
-        Vec3 lowest = way.to.plus(lying(way, 1).u().times(Math.signum(in.get(TILT)) * (in.get(HEIGHT) / 2 + wall)));
+        List<DuctTube> ways = tubes(in);
+        DuctTube way = ways.get(0);
+        Vec3 lowest = way.to().plus(way.lying(1).u().times(Math.signum(in.get(TILT)) * (in.get(HEIGHT) / 2 + wall)));
         if (lowest.z() < plate + 1) {
             throw new PartProblem(LENGTH, "The edge of an outlet turned by " + TILT.show(in.values()) + " reaches back into the plate; make the duct at least "
                     + Quantity.mm(Math.ceil(in.get(LENGTH) + plate + 1 - lowest.z())) + " long, or turn it less.");
         }
         ScrewRow row = new ScrewRow(FAN_SCREWS, in, holes, "part", PLATE, false);
         List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate),
-                tube("duct", way, inlet + wall, in.get(WIDTH) + 2 * wall, in.get(HEIGHT) + 2 * wall, plate / 2, 0)));
+                ways.get(0).leaf("duct", inlet + wall, in.get(WIDTH) + 2 * wall, in.get(HEIGHT) + 2 * wall, plate / 2, 0)));
+        if (ways.size() > 1) {
+            body.add(ways.get(1).leaf("duct", inlet + wall, in.get(WIDTH) + 2 * wall, in.get(HEIGHT) + 2 * wall, plate / 2, 0));
+        }
         body.addAll(row.bosses());
         List<Solid> cuts = new ArrayList<>(row.cuts(0));
-        cuts.add(tube("air", way, inlet / Math.cos(Math.PI / SIDES), in.get(WIDTH), in.get(HEIGHT), -1 - row.standoffMm(), 1));
+        ways.forEach(w -> cuts.add(w.leaf(AIR, inlet / Math.cos(Math.PI / SIDES), in.get(WIDTH), in.get(HEIGHT), -1 - row.standoffMm(), 1)));
         double standoff = row.standoffMm();
         Leaf frame = Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
                 Placement.HERE, -standoff - fan.depthMm(), -standoff);
         double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
-        AirPath air = new AirPath("air of the " + fan.name(), Math.PI * ring * ring / 4, in.get(WIDTH) * in.get(HEIGHT), lying(way, 1),
-                List.of(new Lever(HEIGHT, in.get(WIDTH), "slot height"), new Lever(WIDTH, in.get(HEIGHT), "slot width")));
+        AirPath air = new AirPath("air of the " + fan.name(), Math.PI * ring * ring / 4, ways.size() * in.get(WIDTH) * in.get(HEIGHT), way.lying(1),
+                List.of(new Lever(HEIGHT, ways.size() * in.get(WIDTH), "slot height"), new Lever(WIDTH, ways.size() * in.get(HEIGHT), "slot width")), AIR,
+                List.of(new Lever(WALL, 1, "duct wall")));
         List<Reach> reaches = new ArrayList<>(row.reaches());
         reaches.add(new Reach("plate", Vec3.Z, new Lever(PLATE, 1, "plate")));
         for (Vec3 side : List.of(Vec3.X, Vec3.Y)) {
@@ -189,71 +171,29 @@ public final class FanDuct implements PartFamily {
                 Optional.of(new PartForm.Mount(Placement.at(0, 0, -standoff), false))).withAir(List.of(air));
     }
 
-    /** Across the way of the air: x across the slot, y along it. */
-    private static Placement lying(Way way, double s) {
-        Vec3 w = s == 1 ? way.out : way.along(s);
-        return new Placement(way.at(s), new Vec3(w.z(), 0, -w.x()), Vec3.Y, w);
+    /** The way of the air, or both. */
+    private static List<DuctTube> tubes(PartInputs in) {
+        double a = Math.toRadians(in.get(TILT));
+        double z = in.get(PLATE);
+        Vec3 from = new Vec3(0, 0, z);
+        Vec3 out = new Vec3(Math.sin(a), 0, Math.cos(a));
+        if (in.get(OUTLETS) < 1.5) {
+            return List.of(new DuctTube(from, new Vec3(in.get(OFFSET), 0, z + in.get(LENGTH)), out));
+        }
+        double least = in.get(WIDTH) + 2 * in.get(WALL);
+        if (in.get(APART) < least) {
+            throw new PartProblem(APART, "Two slots " + Quantity.mm(in.get(WIDTH)) + " wide with their walls are " + Quantity.mm(least) + " from middle to middle at least; put them farther apart, or make them narrower.");
+        }
+        return List.of(1, -1).stream().map(side -> new DuctTube(from, new Vec3(in.get(OFFSET), side * in.get(APART) / 2, z + in.get(LENGTH)), out)).toList();
     }
 
-    /**
-     * A skin from a circle to a slot.
-     *
-     * @param fromZ where it begins under the plate's upper side, straight
-     * @param beyond how far it goes on behind the outlet, straight
-     */
-    private static Leaf tube(String feature, Way way, double radius, double width, double height, double fromZ, double beyond) {
-        double[] angles = angles(width, height);
-        List<Vec3[]> rings = new ArrayList<>();
-        rings.add(ring(Placement.at(0, 0, fromZ), angles, radius, width, height, 0));
-        for (int k = 0; k < RINGS; k++) {
-            double s = k / (RINGS - 1.0);
-            rings.add(ring(lying(way, s), angles, radius, width, height, s * s * (3 - 2 * s)));
-        }
-        if (beyond > 0) {
-            Placement end = lying(way, 1);
-            rings.add(ring(new Placement(end.origin().plus(end.w().times(beyond)), end.u(), end.v(), end.w()), angles, radius, width, height, 1));
-        }
-        try {
-            return Loft.leaf(feature, rings);
-        } catch (SolidException e) {
-            throw new PartProblem(LENGTH, "The duct folds through itself on its way; make it longer, its offset smaller, or turn its outlet less.");
-        }
-    }
-
-    /** Evenly round, and the slot's corners among them. */
-    private static double[] angles(double width, double height) {
-        double corner = Math.atan2(width, height);
-        double[] corners = {corner, Math.PI - corner, corner - Math.PI, -corner};
-        List<Double> all = new ArrayList<>();
-        for (int i = 0; i < SIDES; i++) {
-            double a = -Math.PI + 2 * Math.PI * (i + 0.5) / SIDES;
-            // One a hair beside a corner would make a needle.
-            if (Arrays.stream(corners).noneMatch(c -> Math.abs(c - a) < Math.PI / SIDES / 2)) {
-                all.add(a);
-            }
-        }
-        Arrays.stream(corners).forEach(all::add);
-        return all.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-    }
-
-    private static Vec3[] ring(Placement p, double[] angles, double radius, double width, double height, double share) {
-        Vec3[] out = new Vec3[angles.length];
-        for (int i = 0; i < out.length; i++) {
-            double c = Math.cos(angles[i]);
-            double s = Math.sin(angles[i]);
-            double slot = Math.min(height / 2 / Math.max(1e-9, Math.abs(c)), width / 2 / Math.max(1e-9, Math.abs(s)));
-            double r = (1 - share) * radius + share * slot;
-            out[i] = p.point(r * c, r * s, 0);
-        }
-        return out;
-    }
-
-    private static List<Dimension> dimensions(PartInputs in, Way way, double half) {
-        double x = way.to.x();
-        double z = way.to.z();
+    private static List<Dimension> dimensions(PartInputs in, DuctTube way, double half) {
+        double x = way.to().x();
+        double y = way.to().y();
+        double z = way.to().z();
         double wide = in.get(WIDTH) / 2;
         return List.of(Dimension.across(View.TOP, -half, -half, 0, half, -half, 0, -14, null), Dimension.up(View.TOP, -half, -half, 0, -half, half, 0, -14, null),
                 Dimension.up(View.FRONT, -half, 0, 0, -half, 0, in.get(PLATE), -8, PLATE), Dimension.up(View.FRONT, half, 0, in.get(PLATE), x, 0, z, 14, LENGTH),
-                Dimension.across(View.FRONT, 0, 0, 0, x, 0, z, -12, OFFSET), Dimension.across(View.SIDE, 0, -wide, z, 0, wide, z, 10, WIDTH));
+                Dimension.across(View.FRONT, 0, 0, 0, x, 0, z, -12, OFFSET), Dimension.across(View.SIDE, 0, y - wide, z, 0, y + wide, z, 10, WIDTH));
     }
 }
