@@ -14,8 +14,8 @@ public final class SkinCheck implements Check {
     private static final int LINES = 2;
     /** Where nobody knows what prints it. */
     private static final double USUAL_NOZZLE_MM = 0.4;
-    /** Added to what is pulled, so that rounding does not leave it a hair short, mm. */
-    private static final double OVER_MM = 0.02;
+    /** Pulled beyond what is missing: faces of inside and outside are divided differently, and its thinnest place moves. */
+    private static final double OVER = 1.3;
 
     @Override
     public String about() {
@@ -42,6 +42,6 @@ public final class SkinCheck implements Check {
         }
         // Its thinnest place grows by less than what is typed, in the same share.
         return Finding.of(id, Severity.STOP, what, why).measured(m).at(s.pieceId(), s.air().inside()).with(s.air().thicker().stream()
-                .map(l -> Remedy.pull(l, c.recipe().values(), (least - mm + OVER_MM) * Math.max(1, l.param().of(c.recipe().values()) / mm))).toList());
+                .map(l -> Remedy.pull(l, c.recipe().values(), (least - mm) * OVER * Math.max(1, l.param().of(c.recipe().values()) / mm))).toList());
     }
 }
