@@ -213,7 +213,11 @@ public abstract class WindowTest {
         return Objects.requireNonNull(find(id));
     }
 
+    /** What a node says. Asked while something is waited for, one that is not there yet says nothing. */
     protected String text(String id) {
+        if (Platform.isFxApplicationThread() && !turnedTo(id)) {
+            return "";
+        }
         Node n = need(id);
         return n instanceof Labeled l ? l.getText() : ((TextInputControl) n).getText();
     }

@@ -24,6 +24,7 @@ import tinperch.workshop.export.PartExport;
 import tinperch.workshop.export.PartFormat;
 import tinperch.workshop.export.PartFormats;
 import tinperch.workshop.share.ShareFolder;
+import tinperch.workshop.store.StoreFault;
 
 /** Writing the part into files. */
 final class WritePanel extends PrintPanel {
@@ -129,7 +130,7 @@ final class WritePanel extends PrintPanel {
         desk.engine().work(() -> {
             try {
                 return new Desk.Notice(writing.of(Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces())), false);
-            } catch (FileFault e) {
+            } catch (FileFault | StoreFault e) {
                 return new Desk.Notice(e.getMessage(), true);
             }
         }, told -> {
