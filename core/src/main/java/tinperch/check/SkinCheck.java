@@ -3,6 +3,7 @@ package tinperch.check;
 import java.util.ArrayList;
 import java.util.List;
 import tinperch.fact.Facts;
+import tinperch.fact.FormFact;
 import tinperch.fact.SkinsFact;
 import tinperch.machine.Machine;
 import tinperch.quantity.Quantity;
@@ -24,6 +25,10 @@ public final class SkinCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
+        // Parts that lead no air leave nothing to be remembered.
+        if (facts.get(FormFact.FORM).form().map(f -> f.air().stream().allMatch(a -> a.inside().isEmpty())).orElse(true)) {
+            return List.of();
+        }
         List<Finding> all = new ArrayList<>();
         for (SkinsFact.Skin s : facts.get(SkinsFact.SKINS)) {
             s.thinnestMm().ifPresent(mm -> all.add(finding(s, mm, "skin." + all.size(), c)));
