@@ -139,6 +139,22 @@ public class FeatureVocabularyTest {
         }
     }
 
+    /** A hook that looks to the right has an image that looks to the left, at the same height. */
+    @Test
+    public void aHooksImageLooksTheOtherWay() {
+        Mesh m = mesh(with(feature(new SnapHookFeature(), TOP.at(10, 28), Copies.MIRROR.typed(Values.START, "to the other side"))));
+        List<double[]> one = points(m, "f1");
+        List<double[]> other = points(m, "f1 2");
+        // Half the arm and the hook: 0.8 + 0.8 beyond its place, away from the other one.
+        assertEquals(one.get(one.size() - 1)[0], 11.6, 1e-6);
+        assertEquals(other.get(0)[0], -11.6, 1e-6);
+        assertEquals(one.stream().mapToDouble(q -> q[2]).max().orElseThrow(), other.stream().mapToDouble(q -> q[2]).max().orElseThrow(), 1e-9);
+        // Up and down it still looks to the right.
+        Mesh upDown = mesh(with(feature(new SnapHookFeature(), TOP.at(10, 28), Copies.MIRROR.typed(Values.START, "up and down"))));
+        List<double[]> below = points(upDown, "f1 2");
+        assertEquals(below.get(below.size() - 1)[0], 11.6, 1e-6);
+    }
+
     private static List<double[]> points(Mesh m, String feature) {
         return m.faces().stream().filter(k -> k.feature().equals(feature)).flatMap(k -> k.rings().stream()).flatMapToInt(java.util.Arrays::stream).distinct()
                 .mapToObj(i -> new double[] {m.x(i), m.y(i), m.z(i)}).sorted(Comparator.comparingDouble(a -> a[0])).toList();

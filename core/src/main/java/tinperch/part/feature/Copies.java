@@ -95,7 +95,7 @@ public final class Copies {
             if ((i & ways) == i) {
                 double[] p = four[i];
                 if (all.stream().noneMatch(q -> Math.hypot(q[0] - p[0], q[1] - p[1]) < SAME_MM)) {
-                    all.add(deg == 0 && i > 0 ? new double[] {p[0], p[1], 0, p[3]} : p);
+                    all.add(p);
                 }
             }
         }

@@ -45,6 +45,11 @@ public record Ground(Placement at, double depthMm, Optional<Placement> site, Opt
         return new Ground(new Placement(at.origin(), u, at.w().cross(u), at.w()), depthMm, site, face, mirrored);
     }
 
+    /** Not upside down on its face, as an image in a mirror may be: for what has an up, such as words. */
+    public Ground upright() {
+        return face.filter(f -> f.frame().u().dot(at.u()) < 0).isPresent() ? turnedDeg(180) : this;
+    }
+
     /** The same, as it is seen in a mirror or not. */
     Ground mirroredTo(boolean next) {
         return new Ground(at, depthMm, site, face, next);

@@ -40,7 +40,8 @@ public final class FlangeFeature extends NamedKind {
     }
 
     @Override
-    public Made make(Feature feature, PartInputs in, Ground on) {
+    public Made make(Feature feature, PartInputs in, Ground place) {
+        Ground on = place.upright();
         ScrewThread t = in.hardware().thread(in.get(THREAD));
         int n = (int) Math.rint(in.get(HOLES));
         double length = in.get(LENGTH);

@@ -34,7 +34,7 @@ public final class TextFeature extends NamedKind {
 
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
-        Placement turned = on.turnedDeg(in.get(TURN)).at();
+        Placement turned = on.upright().turnedDeg(in.get(TURN)).at();
         double width = Lettering.widthMm(feature.name(), in.get(HEIGHT), STROKE_MM);
         Placement corner = new Placement(turned.point(-width / 2, -in.get(HEIGHT) / 2, 0), turned.u(), turned.v(), turned.w());
         List<Solid> cuts = new ArrayList<>();
