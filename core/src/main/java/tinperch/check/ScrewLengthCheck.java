@@ -45,7 +45,7 @@ public final class ScrewLengthCheck implements Check {
             if (k.end() == SeatKind.TAPPED) {
                 return new Span(s, grip + k.thread().diameterMm(), grip + Math.max(k.heldMm() - BEFORE_BOTTOM_MM, k.thread().diameterMm()));
             }
-            double min = grip + k.thread().nutHeightMm() + k.thread().pitchMm();
+            double min = grip + k.end().nutMm(k.thread()) + k.thread().pitchMm();
             return new Span(s, min, min + 3 * k.thread().diameterMm());
         }
 

@@ -81,7 +81,7 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
         if (s.end() == SeatKind.INSERT) {
             Front mouth = front(probe, o, end, bore, s.insert().orElseThrow().outerMm() / 2 + 0.3, slot, "insert", mesh);
             front = mouth.standsMm > front.standsMm ? new Front(front.bearing, mouth.standsMm, mouth.of, mouth.obstacle) : front;
-        } else if (s.end() == SeatKind.CAPTIVE_NUT) {
+        } else if (s.end().isCaptive()) {
             Front nut = back(probe, o, end, bore, s.thread().nutAcrossFlatsMm() / 2, mesh);
             front = nut.standsMm > front.standsMm ? new Front(Math.min(front.bearing, nut.bearing), nut.standsMm, nut.of, nut.obstacle)
                     : new Front(Math.min(front.bearing, nut.bearing), front.standsMm, front.of.isEmpty() ? nut.of : front.of, front.obstacle);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import tinperch.hardware.Fits;
 import tinperch.machine.book.Book;
 import tinperch.machine.model.Model;
 import tinperch.machine.place.Places;
@@ -32,10 +33,11 @@ import tinperch.measure.sheet.Sheet;
  * @param inPiecesFor the upgrade it lies in pieces for, empty when none is named
  * @param models downloaded models, checked against readings or not yet
  * @param sheets what was measured on it beside its upgrades
+ * @param fits what it adds to sizes other than holes
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
         boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
-        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models) {
+        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models, Fits fits) {
     public Machine {
         // A machine written by hand may have no more than an id and a name.
         kind = kind == null ? Kind.OTHER : kind;
@@ -51,13 +53,14 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         inPiecesFor = inPiecesFor == null ? "" : inPiecesFor;
         sheets = sheets == null ? List.of() : List.copyOf(sheets);
         models = models == null ? List.of() : List.copyOf(models);
+        fits = fits == null ? Fits.USUAL : fits;
     }
 
     /** A machine whose surroundings are not known yet; all of its space is taken for usable, a cube for enclosed. */
     public Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm, boolean heatedBed,
             double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
         this(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of(), List.of());
+                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of(), List.of(), Fits.USUAL);
     }
 
     /** A box-shaped space, mm. */
@@ -107,7 +110,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     /** The same machine under another id: where a shared one meets another of the same. */
     public Machine withId(String next) {
         return new Machine(next, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                surroundings, buildMm, enclosed, inPiecesFor, sheets, models);
+                surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits);
     }
 
     /** Under another name. */
@@ -158,6 +161,11 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     /** With another number added to hole diameters printed on it, mm. */
     public Machine withHoleOffset(double next) {
         return with(d -> d.holeOffsetMm = next);
+    }
+
+    /** With other things it adds to sizes. */
+    public Machine withFits(Fits next) {
+        return with(d -> d.fits = next);
     }
 
     /** With other materials it may print, by their names. */
@@ -293,6 +301,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         private String inPiecesFor;
         private List<Sheet> sheets;
         private List<Model> models;
+        private Fits fits;
 
         Draft(Machine m) {
             id = m.id;
@@ -314,11 +323,12 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
             inPiecesFor = m.inPiecesFor;
             sheets = m.sheets;
             models = m.models;
+            fits = m.fits;
         }
 
         Machine machine() {
             return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets, models);
+                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits);
         }
     }
 }

@@ -1,5 +1,6 @@
 package tinperch.part;
 
+import tinperch.hardware.Fits;
 import tinperch.hardware.HardwareTables;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
@@ -12,10 +13,10 @@ import tinperch.part.param.Values;
  * Everything a family may look at.
  *
  * @param refs what its roles are resolved to
- * @param holeOffsetMm added to hole diameters for the machine that prints it
+ * @param holeOffsetMm added to hole diameters for the machine that prints it, {@code fits} to everything else that must fit
  * @param models bodies of downloaded models
  */
-public record PartInputs(Values values, Refs refs, HardwareTables hardware, double holeOffsetMm, Models models) {
+public record PartInputs(Values values, Refs refs, HardwareTables hardware, double holeOffsetMm, Fits fits, Models models) {
     /** The value of a parameter. */
     public <T> T get(Param<T> param) {
         return param.of(values);

@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import tinperch.hardware.Fits;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
@@ -40,25 +41,24 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         Machine machine = shop.machines().stream().filter(m -> m.id().equals(upgrade.machineId())).findFirst()
                 .orElseThrow(() -> new PartProblem("The machine of “" + upgrade.name() + "” is not in the workshop."));
         PartDesign part = upgrade.part(partId).orElseThrow(() -> new PartProblem("This part is not in “" + upgrade.name() + "” any more."));
-        double offset = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId())).mapToDouble(Machine::holeOffsetMm)
-                .findFirst().orElse(0);
-        Refs refs = Families.byId(part.familyId()).map(f -> refs(f, part, upgrade, machine, shop, offset, new HashSet<>(Set.of(partId)))).orElse(Refs.NONE);
-        return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), offset, mark), machine, shop.machines(),
+        Optional<Machine> host = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId())).findFirst();
+        Refs refs = Families.byId(part.familyId()).map(f -> refs(f, part, upgrade, machine, shop, host, new HashSet<>(Set.of(partId)))).orElse(Refs.NONE);
+        return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), host.map(Machine::holeOffsetMm).orElse(0.0), host.map(Machine::fits).orElse(Fits.USUAL), mark), machine, shop.machines(),
                 shop.hardware(), shop.drawer(), shop.models());
     }
 
-    private static Refs refs(PartFamily family, PartDesign part, Upgrade upgrade, Machine machine, Shop shop, double offset, Set<String> asked) {
-        return new Resolver(machine, (partId, portId) -> port(partId, portId, upgrade, machine, shop, offset, asked)).resolve(family, part);
+    private static Refs refs(PartFamily family, PartDesign part, Upgrade upgrade, Machine machine, Shop shop, Optional<Machine> host, Set<String> asked) {
+        return new Resolver(machine, (partId, portId) -> port(partId, portId, upgrade, machine, shop, host, asked)).resolve(family, part);
     }
 
-    private static Ref port(String partId, String portId, Upgrade upgrade, Machine machine, Shop shop, double offset, Set<String> asked) {
+    private static Ref port(String partId, String portId, Upgrade upgrade, Machine machine, Shop shop, Optional<Machine> host, Set<String> asked) {
         PartDesign other = upgrade.part(partId).orElseThrow(() -> new PartProblem("The part this was bound to is gone; choose another."));
         if (!asked.add(partId)) {
             throw new PartProblem("“" + other.name() + "” is bound to this part, and this part to it; one of the two must be bound to something else.");
         }
         try {
             PartFamily family = Families.byId(other.familyId()).orElseThrow(() -> new PartProblem("“" + other.name() + "” is of a kind this version does not know."));
-            PartForm form = family.form(new PartInputs(other.values(), refs(family, other, upgrade, machine, shop, offset, asked), shop.hardware(), offset, shop.models()));
+            PartForm form = family.form(new PartInputs(other.values(), refs(family, other, upgrade, machine, shop, host, asked), shop.hardware(), host.map(Machine::holeOffsetMm).orElse(0.0), host.map(Machine::fits).orElse(Fits.USUAL), shop.models()));
             return form.ports().stream().filter(p -> p.id().equals(portId)).map(Port::ref).findFirst()
                     .orElseThrow(() -> new PartProblem("“" + other.name() + "” offers no such thing; choose another."));
         } finally {
@@ -97,7 +97,7 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
 
     /** What the family may look at. */
     public PartInputs inputs() {
-        return new PartInputs(recipe.values(), recipe.refs(), hardware, recipe.holeOffsetMm(), models);
+        return new PartInputs(recipe.values(), recipe.refs(), hardware, recipe.holeOffsetMm(), recipe.fits(), models);
     }
 
     /** The machine chosen to print it; empty when it is not in the workshop. */

@@ -3,6 +3,7 @@ package tinperch.upgrade;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
+import tinperch.part.family.BlowerDuct;
 import tinperch.part.family.BoardMount;
 import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.CornerBracket;
@@ -29,6 +30,7 @@ public final class Families {
             new HoseAdapter(),
             new FilterHousing(),
             new FanDuct(),
+            new BlowerDuct(),
             new FanBracket(),
             new FrameBrace(),
             new GantryEnd(),

@@ -25,9 +25,11 @@ import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
 import tinperch.part.bind.Sizes;
+import tinperch.part.bind.TipRef;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.param.PartProblem;
+import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 
@@ -61,7 +63,7 @@ public final class Resolver {
                 continue;
             }
             try {
-                refs.put(role.id(), resolve(role.kind(), b == null ? new Binding.Usual(role.usual()) : b));
+                refs.put(role.id(), role.kind().equals(TipRef.KIND) ? tip(b, part.siteId()) : resolve(role.kind(), b == null ? new Binding.Usual(role.usual()) : b));
             } catch (PartProblem e) {
                 problems.put(role.id(), e.getMessage());
             }
@@ -139,6 +141,24 @@ public final class Resolver {
         return inTheWay(neighbour(n.neighbourId()), site);
     }
 
+    private TipRef tip(Binding b, String siteId) {
+        if (!(b instanceof Binding.OfNeighbour n)) {
+            throw new PartProblem("Only a neighbour has a tip; choose one.");
+        }
+        Site site = machine.surroundings().site(siteId).orElseThrow(() -> new PartProblem("Where it is seen from the part cannot be told; say where the part mounts."));
+        Neighbour nozzle = neighbour(n.neighbourId());
+        Bounds box = standing(nozzle, site);
+        Placement seen = site.frame().inverse();
+        Vec3 lowest = new Vec3(box.centre().x(), box.centre().y(), box.min().z());
+        return new TipRef(nozzle.name(), seen.times(new Placement(lowest, Vec3.X, Vec3.Y, Vec3.Z)).origin(), seen.turned(Vec3.Z.times(-1)), AS_IT_STANDS);
+    }
+
+    /** A neighbour's box with all axes at home, as seen from a site that moves with its own group. */
+    private Bounds standing(Neighbour n, Site site) {
+        Surroundings space = machine.surroundings();
+        return n.bounds(space.shift(n.group(), space.home()).minus(space.shift(site.group(), space.home())));
+    }
+
     private Neighbour neighbour(String id) {
         return machine.surroundings().neighbour(id).orElseThrow(() ->
                 new PartProblem("The neighbour this was bound to is gone from " + machine.name() + "; choose another."));
@@ -146,8 +166,7 @@ public final class Resolver {
 
     /** A neighbour as it stands before a site with all axes at home. */
     private BodyRef inTheWay(Neighbour n, Site site) {
-        Surroundings space = machine.surroundings();
-        Vec3 middle = n.bounds(space.shift(n.group(), space.home()).minus(space.shift(site.group(), space.home()))).centre();
+        Vec3 middle = standing(n, site).centre();
         boolean rod = n.form() == Neighbour.Form.CYLINDER;
         Placement stands = new Placement(middle, Vec3.X, Vec3.Y, Vec3.Z);
         Vec3 s = n.size();

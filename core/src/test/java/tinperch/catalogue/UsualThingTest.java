@@ -19,6 +19,7 @@ import tinperch.part.PartExamples;
 import tinperch.part.PartFamily;
 import tinperch.part.bind.BearingRef;
 import tinperch.part.bind.Binding;
+import tinperch.part.bind.BlowerRef;
 import tinperch.part.bind.BoardRef;
 import tinperch.part.bind.CartridgeRef;
 import tinperch.part.bind.FanRef;
@@ -39,7 +40,7 @@ import tinperch.upgrade.Resolver;
 /** The catalogue against standards, and against the sheets that will one day take its place. */
 public class UsualThingTest {
     private static final List<RefKind<? extends Ref>> KINDS = List.of(HolesRef.KIND, FanRef.KIND, MotorRef.KIND, RodRef.KIND, ProfileRef.KIND, BearingRef.KIND,
-            BoardRef.KIND, CartridgeRef.KIND, HoseRef.KIND, OpeningRef.KIND, PlateRef.KIND);
+            BoardRef.KIND, CartridgeRef.KIND, HoseRef.KIND, OpeningRef.KIND, PlateRef.KIND, BlowerRef.KIND);
     private final Resolver resolver = new Resolver(PartExamples.machine("m", 200, 200, 200, Machine.State.FIT, "PETG"), (a, b) -> null);
 
     private double size(String id, String cell) {

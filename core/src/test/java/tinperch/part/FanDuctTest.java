@@ -31,10 +31,10 @@ public class FanDuctTest {
 
     @Test
     public void theOutletIsWhereItWasAskedForAndLooksThere() {
-        AirPath a = air(PLAIN.with(FanDuct.LENGTH, 50.0).with(FanDuct.OFFSET, -20.0).with(FanDuct.TILT, -30.0));
+        AirPath a = air(PLAIN.with(FanDuct.OUTLETS.length, 50.0).with(FanDuct.OUTLETS.offset, -20.0).with(FanDuct.OUTLETS.tilt, -30.0));
         assertTrue(a.outlet().origin().minus(new Vec3(-20, 0, 58)).length() < 1e-9, a.outlet().origin().toString());
         assertTrue(a.outlet().w().minus(new Vec3(-0.5, 0, Math.sqrt(3) / 2)).length() < 1e-9, a.outlet().w().toString());
-        Mesh m = meshes(usual("fan-duct", PLAIN.with(FanDuct.LENGTH, 50.0).with(FanDuct.OFFSET, -20.0).with(FanDuct.TILT, -30.0))).get(0);
+        Mesh m = meshes(usual("fan-duct", PLAIN.with(FanDuct.OUTLETS.length, 50.0).with(FanDuct.OUTLETS.offset, -20.0).with(FanDuct.OUTLETS.tilt, -30.0))).get(0);
         // The highest edge: half the slot and the wall up along the outlet's plane, which is 30° off.
         assertEquals(m.bounds().max().z(), 58 + (19 / 2.0 + 1.6) * Math.sin(Math.toRadians(30)), 1e-6);
     }
@@ -42,9 +42,9 @@ public class FanDuctTest {
     /** A straight one whose slot is a square: between the circle and the square every section can be worked out. */
     @Test
     public void aStraightDuctHasTheVolumeOfItsSections() {
-        Values v = PLAIN.with(FanDuct.OFFSET, 0.0).with(FanDuct.TILT, 0.0).with(FanDuct.WIDTH, 30.0).with(FanDuct.HEIGHT, 30.0).with(FanDuct.LENGTH, 40.0);
+        Values v = PLAIN.with(FanDuct.OUTLETS.offset, 0.0).with(FanDuct.OUTLETS.tilt, 0.0).with(FanDuct.OUTLETS.width, 30.0).with(FanDuct.OUTLETS.height, 30.0).with(FanDuct.OUTLETS.length, 40.0);
         double whole = meshes(usual("fan-duct", v)).get(0).volumeMm3();
-        double longer = meshes(usual("fan-duct", v.with(FanDuct.LENGTH, 80.0))).get(0).volumeMm3();
+        double longer = meshes(usual("fan-duct", v.with(FanDuct.OUTLETS.length, 80.0))).get(0).volumeMm3();
         // Twice as long, everything beyond the plate is twice as much: what is left over is the plate with its holes.
         double plate = 2 * whole - longer;
         double bore = 48 * 18 * 18 * Math.tan(Math.PI / 48);
@@ -59,7 +59,7 @@ public class FanDuctTest {
 
     @Test
     public void oneSeesThroughItFromTheFanToTheOutlet() {
-        Mesh m = meshes(usual("fan-duct", PLAIN.with(FanDuct.OFFSET, 0.0).with(FanDuct.TILT, 0.0))).get(0);
+        Mesh m = meshes(usual("fan-duct", PLAIN.with(FanDuct.OUTLETS.offset, 0.0).with(FanDuct.OUTLETS.tilt, 0.0))).get(0);
         assertTrue(new Rays(TriangleTree.of(m)).hits(new Vec3(1.2, 0.7, -30), Vec3.Z).isEmpty(), "nothing in the way along the axis");
         assertEquals(new Rays(TriangleTree.of(m)).hits(new Vec3(0.3, 100, 30), Vec3.Y.times(-1)).size(), 4, "two walls across");
     }
@@ -72,7 +72,7 @@ public class FanDuctTest {
     public void aSlotTooSmallForItsFanIsSaidWithTheWayOut() {
         // Opening of 38: 1134 mm²; 0.6 of it is 680 (common practice).
         assertEquals(says(PLAIN).severity(), Severity.FINE);
-        Finding f = says(PLAIN.with(FanDuct.HEIGHT, 10.0));
+        Finding f = says(PLAIN.with(FanDuct.OUTLETS.height, 10.0));
         assertEquals(f.severity(), Severity.LOOK);
         assertEquals(f.margin().orElseThrow().value(), 100 * 360 / (Math.PI * 19 * 19), 1e-9);
         assertTrue(f.remedies().stream().anyMatch(r -> r.label().contains("slot height") && r.label().contains("19")), f.remedies().toString());
@@ -80,9 +80,9 @@ public class FanDuctTest {
 
     @Test
     public void whatFoldsOrDoesNotFitIsSaid() {
-        String folds = new FactsOnce(usual("fan-duct", PLAIN.with(FanDuct.TILT, 75.0).with(FanDuct.LENGTH, 10.0))).get(FormFact.FORM).problem();
+        String folds = new FactsOnce(usual("fan-duct", PLAIN.with(FanDuct.OUTLETS.tilt, 75.0).with(FanDuct.OUTLETS.length, 10.0))).get(FormFact.FORM).problem();
         assertTrue(folds.contains("reaches back into the plate") && folds.contains("make the duct at least"), folds);
-        String sharp = new FactsOnce(usual("fan-duct", PLAIN.with(FanDuct.OFFSET, 150.0).with(FanDuct.TILT, -75.0).with(FanDuct.LENGTH, 45.0))).get(FormFact.FORM).problem();
+        String sharp = new FactsOnce(usual("fan-duct", PLAIN.with(FanDuct.OUTLETS.offset, 150.0).with(FanDuct.OUTLETS.tilt, -75.0).with(FanDuct.OUTLETS.length, 45.0))).get(FormFact.FORM).problem();
         assertTrue(sharp.contains("folds through itself") && sharp.contains("make it longer"), sharp);
         String wide = new FactsOnce(usual("fan-duct", PLAIN.with(FanDuct.INLET, 60.0))).get(FormFact.FORM).problem();
         assertTrue(wide.contains("wider than the plate of 42 mm"), wide);
@@ -98,23 +98,23 @@ public class FanDuctTest {
      */
     @Test
     public void itsSkinIsMeasuredAllOver() {
-        Values straight = PLAIN.with(FanDuct.OFFSET, 0.0).with(FanDuct.TILT, 0.0).with(FanDuct.WIDTH, 33.0).with(FanDuct.HEIGHT, 33.0).with(FanDuct.LENGTH, 60.0);
+        Values straight = PLAIN.with(FanDuct.OUTLETS.offset, 0.0).with(FanDuct.OUTLETS.tilt, 0.0).with(FanDuct.OUTLETS.width, 33.0).with(FanDuct.OUTLETS.height, 33.0).with(FanDuct.OUTLETS.length, 60.0);
         double mm = skin(straight).margin().orElseThrow().value();
         assertTrue(mm > 1.45 && mm < 1.6, "a little less where it leans: " + mm);
         assertEquals(skin(straight).margin().orElseThrow().limit(), 0.8, 1e-9);
         // Leaning hard it is much thinner across than what was typed.
-        Values leaning = PLAIN.with(FanDuct.OFFSET, 40.0).with(FanDuct.TILT, 0.0).with(FanDuct.LENGTH, 45.0).with(FanDuct.WALL, 0.9);
+        Values leaning = PLAIN.with(FanDuct.OUTLETS.offset, 40.0).with(FanDuct.OUTLETS.tilt, 0.0).with(FanDuct.OUTLETS.length, 45.0).with(FanDuct.OUTLETS.wall, 0.9);
         Finding thin = skin(leaning);
         assertEquals(thin.severity(), Severity.STOP);
         assertTrue(thin.margin().orElseThrow().value() < 0.8, thin.what());
         assertTrue(!thin.remedies().isEmpty());
-        var cured = PartExamples.caseOf(usual("fan-duct", leaning).part().with(FanDuct.WALL.set(leaning, Double.parseDouble(thin.remedies().get(0).label().replaceAll(".*→ ([0-9.]+) mm.*", "$1")))), PartExamples.shop(60, 50, 32, 32));
+        var cured = PartExamples.caseOf(usual("fan-duct", leaning).part().with(FanDuct.OUTLETS.wall.set(leaning, Double.parseDouble(thin.remedies().get(0).label().replaceAll(".*→ ([0-9.]+) mm.*", "$1")))), PartExamples.shop(60, 50, 32, 32));
         assertEquals(findings(cured).stream().filter(f -> f.id().equals("skin.0")).findFirst().orElseThrow().severity(), Severity.FINE, thin.remedies().toString());
     }
 
     @Test
     public void twoSlotsLeadTheAirToEitherSide() {
-        Values v = PLAIN.with(FanDuct.OUTLETS, 2.0).with(FanDuct.WIDTH, 24.0).with(FanDuct.HEIGHT, 15.0).with(FanDuct.APART, 50.0);
+        Values v = PLAIN.with(FanDuct.OUTLETS.count, 2.0).with(FanDuct.OUTLETS.width, 24.0).with(FanDuct.OUTLETS.height, 15.0).with(FanDuct.OUTLETS.apart, 50.0);
         AirPath a = air(v);
         assertEquals(a.outletMm2(), 2 * 24 * 15, 1e-9);
         Mesh m = meshes(usual("fan-duct", v)).get(0);
@@ -127,7 +127,7 @@ public class FanDuctTest {
         }
         assertTrue(!new Rays(TriangleTree.of(m)).inside(new Vec3(0, 0, 9)), "both begin at the fan");
         assertEquals(findings(usual("fan-duct", v)).stream().filter(f -> f.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of());
-        String near = new FactsOnce(usual("fan-duct", v.with(FanDuct.APART, 26.0))).get(FormFact.FORM).problem();
+        String near = new FactsOnce(usual("fan-duct", v.with(FanDuct.OUTLETS.apart, 26.0))).get(FormFact.FORM).problem();
         assertTrue(near.contains("27.2 mm from middle to middle"), near);
     }
 

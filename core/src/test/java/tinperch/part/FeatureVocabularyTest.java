@@ -11,6 +11,8 @@ import java.util.Comparator;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.part.feature.kind.NutPocketFeature;
+import tinperch.hardware.Fits;
 import tinperch.check.Severity;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.part.feature.Anchor;
@@ -31,6 +33,7 @@ import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
+import tinperch.upgrade.Shop;
 
 /** Let-in heads, roofs, broken edges, flanges, dowels, hooks, ties and copies: against volumes worked by hand. The plate is 80 × 70 × 8. */
 public class FeatureVocabularyTest {
@@ -53,6 +56,13 @@ public class FeatureVocabularyTest {
         Mesh m = mesh(with(f));
         assertEquals(m.openEdges(), 0);
         return mesh(with()).volumeMm3() - m.volumeMm3();
+    }
+
+    /** The same printed on a machine that needs other allowances. */
+    private static double taken(Feature f, double offsetMm, Fits fits) {
+        Shop s = PartExamples.shop(60, 50, 32, 32);
+        Shop other = new Shop(s.machines().stream().map(m -> m.withHoleOffset(offsetMm).withFits(fits)).toList(), s.hardware(), s.drawer(), s.models());
+        return mesh(PartExamples.caseOf(plate(values()), other)).volumeMm3() - mesh(PartExamples.caseOf(plate(values()).with(f), other)).volumeMm3();
     }
 
     /** Area of the polygon around a circle by which holes are drawn. */
@@ -200,7 +210,22 @@ public class FeatureVocabularyTest {
         assertEquals(sliding, hole(4.2) * (6 - lead) + cone(4.2, 4.2 + 2 * lead, lead), 1e-6);
         double peg = -taken(feature(new DowelFeature(), TOP, DowelFeature.FIT.typed(Values.START.with(DowelFeature.DEPTH, 6.0), "a printed peg")));
         double in = Math.pow(Math.cos(Math.PI / 48), 2);
-        assertEquals(peg, in * (hole(3.8) * (6 - lead) + cone(3.8, 3.8 - 2 * lead, lead)), 1e-6);
+        assertEquals(peg, in * (hole(3.9) * (6 - lead) + cone(3.9, 3.9 - 2 * lead, lead)), 1e-6);
+    }
+
+    /** A ladder of coupons on the printer says what it needs; the same pin then gets another hole, the same nut another pocket. */
+    @Test
+    public void whatThePrinterNeedsGoesIntoEveryKindOfFit() {
+        Fits fits = new Fits(0.31, -0.25, 0.04, 0.36);
+        double lead = 0.6;
+        double in = Math.pow(Math.cos(Math.PI / 48), 2);
+        Values v = Values.START.with(DowelFeature.DEPTH, 6.0);
+        assertEquals(taken(feature(new DowelFeature(), TOP, v), 0.1, fits), hole(4.14) * (6 - lead) + cone(4.14, 4.14 + 2 * lead, lead), 1e-6, "4 + 0.1 + 0.04");
+        assertEquals(taken(feature(new DowelFeature(), TOP, DowelFeature.FIT.typed(v, "slides")), 0.1, fits), hole(4.46) * (6 - lead) + cone(4.46, 4.46 + 2 * lead, lead), 1e-6, "4 + 0.1 + 0.36");
+        assertEquals(-taken(feature(new DowelFeature(), TOP, DowelFeature.FIT.typed(v, "a printed peg")), 0.1, fits), in * (hole(3.75) * (6 - lead) + cone(3.75, 3.75 - 2 * lead, lead)), 1e-6, "4 − 0.25");
+        // A nut of 5.5 with 0.1 of play and 0.31: 5.91 across flats, 2.6 deep; its screw's hole is 3.4 + 0.1.
+        double taken = taken(feature(new NutPocketFeature(), TOP.at(0, 28), Values.START), 0.1, fits);
+        assertEquals(taken, Math.sqrt(3) / 2 * 5.91 * 5.91 * 2.6 + hole(3.5) * (8 - 2.6), 1e-6);
     }
 
     /** Strain of a bent arm of even thickness: 1.5 · thickness · undercut / length² (handbook of snap joints, common practice). */
@@ -216,8 +241,9 @@ public class FeatureVocabularyTest {
 
     @Test
     public void aTieGoesThroughTwoSlots() {
-        double wide = 1.6;
-        double run = 3.1 - wide;
+        // A tie of 2.5 × 1 with 0.5 of play and 0.2 for the printer.
+        double wide = 1.7;
+        double run = 3.2 - wide;
         double round = 24 * wide * wide / 8 * Math.sin(Math.PI / 12);
         double taken = taken(feature(new TiePairFeature(), TOP.at(0, 28), Values.START));
         assertEquals(taken, 2 * 8 * (run * wide + Math.PI * wide * wide / 4), 2 * 8 * 0.12, "a rectangle and a circle each");

@@ -9,11 +9,14 @@ import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.FormFact;
 import tinperch.part.bind.Binding;
+import tinperch.part.bind.Role;
 import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.CornerBracket;
 import tinperch.part.family.ModuleMount;
 import tinperch.part.family.SoftFoot;
 import tinperch.part.form.PartForm;
+import tinperch.part.form.PartsList;
+import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
@@ -127,5 +130,56 @@ public class SupportsTest {
         double strain = 100 * 1.5 * 2 * 0.4 / (arc * arc);
         assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().startsWith("snap") && Math.abs(f.margin().orElseThrow().value() - strain) < 0.01), "1.5 · thickness · way / length²");
         assertTrue(problem(onRods(PLAIN.with(ModuleMount.CLIPS.wide, 40.0))).contains("longer than the plate"));
+    }
+
+    private static Case on(String how, Values v, Role<?> role, String usual) {
+        Case c = PartExamples.usual("module-mount", ModuleMount.ON.typed(v, how));
+        return PartExamples.caseOf(c.part().bound(role.id(), new Binding.Usual(usual)), PartExamples.shop(60, 50, 32, 32));
+    }
+
+    /** Studs of 4.9 with 0.1 of play, gripped by 0.4: a bore of 5 and a mouth of 4.5, right through the plate at its edge. */
+    @Test
+    public void earsSnapSidewaysOverStuds() {
+        Case c = on("clips over two studs", PLAIN, ModuleMount.ROD, "stud-m5");
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        double y = -28 - 2.5 - 0.4;
+        Rays r = new Rays(TriangleTree.of(m));
+        assertEquals(r.hits(new Vec3(20, y, 2), Vec3.X).get(0).distanceMm() * 2, 5, 0.02);
+        double neck = Math.sqrt(25 - 4.5 * 4.5) / 2;
+        assertEquals(r.hits(new Vec3(20, y - neck, 2), Vec3.X).get(0).distanceMm() * 2, 4.5, 0.02);
+        assertTrue(r.hits(new Vec3(20, y, -5), Vec3.Z).isEmpty(), "a stud goes right through");
+        double arc = (2.5 + 1.2) * (Math.PI - Math.asin(2.25 / 3.7));
+        double strain = 100 * 1.5 * 2.4 * 0.2 / (arc * arc);
+        assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().startsWith("snap") && Math.abs(f.margin().orElseThrow().value() - strain) < 0.01), "1.5 · thickness · way / length²");
+    }
+
+    /** A slot of 6.1 less what the printer needs, 0.2: arms 5.9 over all, barbs 6.4 behind a lip of 1.8. */
+    @Test
+    public void armsSnapBehindASlotsLip() {
+        Case c = on("clips into a profile's slot", PLAIN, ModuleMount.PROFILE, "profile-20");
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        // Standing: the plate's underside is y = 0, the arms go up along y, and lie on the bed.
+        Rays r = new Rays(TriangleTree.of(m));
+        assertEquals(40 - r.hits(new Vec3(40, 1, 5), Vec3.X.times(-1)).get(0).distanceMm(), 2.95, 1e-6);
+        double widest = 40 - r.hits(new Vec3(40, 2.0 + 0.25 + 0.3, 5), Vec3.X.times(-1)).get(0).distanceMm();
+        assertEquals(widest, 3.2, 1e-6);
+        assertTrue(widest > 6.1 / 2, "it holds behind the lip");
+        double strain = 100 * 1.5 * 1.4 * 0.25 / (2.25 * 2.25);
+        assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().startsWith("snap") && Math.abs(f.margin().orElseThrow().value() - strain) < 0.01), "1.5 · thickness · way / length²");
+        assertTrue(problem(on("clips into a profile's slot", PLAIN.with(ModuleMount.SLOT.arm, 3.0), ModuleMount.PROFILE, "profile-20")).contains("no room to bend"));
+    }
+
+    /** A thin nut of M3 is 1.8 high (ISO 4035), a whole one 2.4 (ISO 4032): what is left above is as much thicker. */
+    @Test
+    public void aSlimNutLeavesMoreAboveIt() {
+        Values v = PLAIN.with(ModuleMount.AIR, 0.0).with(ModuleMount.SCREWS.length, 12.0);
+        double whole = PartExamples.mesh(PartExamples.usual("module-mount", v.with(ModuleMount.SCREWS.seat, SeatKind.CAPTIVE_NUT))).volumeMm3();
+        Case slim = PartExamples.usual("module-mount", v.with(ModuleMount.SCREWS.seat, SeatKind.SLIM_NUT));
+        // 5.5 across flats, 0.1 of play and 0.2 for the printer: 5.8; a hole of 3.4 goes through what is left.
+        double flats = Math.sqrt(3) / 2 * 5.8 * 5.8;
+        assertEquals(PartExamples.mesh(slim).volumeMm3() - whole, 4 * 0.6 * (flats - hole(3.4)), 0.5);
+        assertTrue(new FactsOnce(slim).get(FormFact.FORM).form().map(f -> PartsList.of(f).toString()).orElseThrow().contains("thin nut M3 (ISO 4035)"));
     }
 }

@@ -9,8 +9,14 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.testng.annotations.Test;
+import tinperch.part.form.PartForm;
+import tinperch.part.bind.Role;
+import tinperch.part.bind.Binding;
+import tinperch.fact.FormFact;
+import tinperch.fact.FactsOnce;
 import tinperch.check.Severity;
 import tinperch.part.block.BeltClamp;
+import tinperch.part.block.CarriageRide;
 import tinperch.part.family.WheelCarriage;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Values;
@@ -26,7 +32,7 @@ import tinperch.upgrade.Case;
 /** From usual sizes: a profile of 20 × 20, a tool on four holes 32 × 32. */
 public class WheelCarriageTest {
     private static final GeometryFactory JTS = new GeometryFactory();
-    private static final Values PLAIN = Values.START.with(Marking.HEIGHT, 0.0).with(WheelCarriage.AXLES.thread, "M5");
+    private static final Values PLAIN = Values.START.with(Marking.HEIGHT, 0.0).with(WheelCarriage.RIDE.axles.thread, "M5");
 
     private static Case carriage(Values v) {
         return PartExamples.usual("wheel-carriage", v);
@@ -74,7 +80,7 @@ public class WheelCarriageTest {
 
     @Test
     public void threeWheelsStandOnATriangle() {
-        Case c = carriage(PLAIN.with(WheelCarriage.WHEELS, WheelCarriage.Wheels.THREE));
+        Case c = carriage(PLAIN.with(WheelCarriage.RIDE.on, CarriageRide.On.THREE));
         Rays r = new Rays(TriangleTree.of(PartExamples.mesh(c)));
         assertEquals(r.hits(new Vec3(0.3, -20.2, -5), Vec3.Z).size(), 0, "one eccentric hole in the middle");
         assertEquals(r.hits(new Vec3(30, 20.4, -5), Vec3.Z).size(), 0);
@@ -104,11 +110,75 @@ public class WheelCarriageTest {
         }
     }
 
+    private static Case bound(Values v, Role<?> role, String usual) {
+        return PartExamples.caseOf(carriage(v).part().bound(role.id(), new Binding.Usual(usual)), PartExamples.shop(60, 50, 32, 32));
+    }
+
+    /** Four blocks of four threads each at ±30, ±20: sixteen holes of 5.5 right through, sixteen screws with their heads on the plate. */
+    @Test
+    public void itRidesOnBearingBlocks() {
+        Values v = PLAIN.with(WheelCarriage.RIDE.on, CarriageRide.On.BLOCKS).with(WheelCarriage.RIDE.blocks.thread, "M5").with(WheelCarriage.RIDE.rows, 60.0).with(BELT_WIDE, 0.0);
+        Case c = bound(v, WheelCarriage.BLOCK, "holes-24x18");
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        Rays r = new Rays(TriangleTree.of(m));
+        for (double x : new double[] {-30, 30}) {
+            for (double y : new double[] {-30, 30}) {
+                for (double[] h : new double[][] {{-12, -9}, {12, -9}, {12, 9}, {-12, 9}}) {
+                    assertEquals(r.hits(new Vec3(x + h[0] + 0.2, y + h[1] + 0.1, -5), Vec3.Z).size(), 0);
+                }
+            }
+        }
+        PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
+        assertEquals(f.screws().stream().filter(s -> s.row().equals("block")).count(), 16);
+        assertEquals(f.held().stream().filter(h -> h.name().equals("bearing block")).count(), 4);
+        assertTrue(new FactsOnce(bound(v.with(WheelCarriage.RIDE.apart, 25.0), WheelCarriage.BLOCK, "holes-24x18")).get(FormFact.FORM).problem().contains("overlap"));
+        assertTrue(new FactsOnce(carriage(v)).get(FormFact.FORM).problem().contains("Which threads"));
+    }
+
+    /** A barrel of 12 needs a hole of 12; a tool's path of 4; an end switch two of 2.4, 9.5 apart (common practice). */
+    @Test
+    public void probePathAndEndSwitchHaveTheirPlaces() {
+        Values v = PLAIN.with(BELT_WIDE, 0.0).with(WheelCarriage.PROBE, 12.0).with(WheelCarriage.PROBE_X, 60.0).with(WheelCarriage.PROBE_Y, 4.0).with(WheelCarriage.PATH, 4.0)
+                .with(WheelCarriage.SWITCH.thread, "M2").with(WheelCarriage.SWITCH.x, -60.0);
+        Case c = bound(v, WheelCarriage.END_SWITCH, "pair-9.5");
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        Rays r = new Rays(TriangleTree.of(m));
+        assertEquals(r.hits(new Vec3(60, 4, 3), Vec3.X).get(0).distanceMm() + r.hits(new Vec3(60, 4, 3), Vec3.X.times(-1)).get(0).distanceMm(), 12, 0.03);
+        assertEquals(r.hits(new Vec3(0, 0, 3), Vec3.Y).get(0).distanceMm(), 2, 0.01);
+        assertEquals(r.hits(new Vec3(-60 + 4.75, 0, -5), Vec3.Z).size(), 0);
+        // The plate grows out to the probe and is joined to both of the nearest tool discs.
+        assertTrue(r.inside(new Vec3(60 + 6 + 2, 4, 3)) && r.inside(new Vec3(40, 12, 3)) && r.inside(new Vec3(40, -8, 3)));
+        PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
+        assertEquals(f.ports().stream().map(p -> p.id()).toList(), List.of("tool", "filament"));
+        assertEquals(f.screws().stream().filter(s -> s.row().equals("switch")).count(), 2);
+    }
+
+    /** The collar's hole is wider than the screw's: the head's washer must lie beyond it. */
+    @Test
+    public void theEccentricWheelsScrewsAreJudgedToo() {
+        Case c = carriage(PLAIN.with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.length, 30.0));
+        assertTrue(PartExamples.findings(c).stream().anyMatch(f -> f.id().equals("screw.eccentric") && f.severity() != Severity.STOP), PartExamples.findings(c).toString());
+        // A washer of M5 is 10 wide (ISO 7089): a hole of 9.6 leaves it nothing to lie on.
+        Case wide = carriage(PLAIN.with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.length, 30.0).with(WheelCarriage.RIDE.eccentric, 10.2));
+        assertTrue(PartExamples.findings(wide).stream().anyMatch(f -> f.severity() == Severity.STOP && f.id().startsWith("seat")), PartExamples.findings(wide).stream().map(f -> f.id() + f.severity()).toList().toString());
+    }
+
+    @Test
+    public void aMeasuredOutlineIsKept() {
+        Values v = PLAIN.with(BELT_WIDE, 0.0).with(WheelCarriage.OUTLINE, WheelCarriage.Outline.MEASURED).with(WheelCarriage.EDGE, 3.0);
+        Mesh m = PartExamples.mesh(bound(v, WheelCarriage.PLATE, "outline-80x60"));
+        assertEquals(m.bounds().max().x() - m.bounds().min().x(), 80, 1e-9);
+        assertEquals(m.bounds().max().y() - m.bounds().min().y(), 60, 1e-9);
+        assertTrue(new FactsOnce(carriage(v)).get(FormFact.FORM).problem().contains("Which plate's outline"));
+    }
+
     @Test
     public void startedForItsProfileItStopsAtNothing() {
-        Case c = carriage(PLAIN.with(WheelCarriage.AXLES.length, 30.0));
+        Case c = carriage(PLAIN.with(WheelCarriage.RIDE.axles.length, 30.0));
         assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).toList(), List.of());
-        assertEquals(new WheelCarriage().starts(c.recipe().refs()).get(0), Values.START.with(WheelCarriage.AXLES.thread, "M5").with(WheelCarriage.AXLES.length, 30.0)
-                .with(WheelCarriage.ROWS, 40.0), "20 of profile and wheels of 24 that run 2 deep");
+        assertEquals(new WheelCarriage().starts(c.recipe().refs()).get(0), Values.START.with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.length, 30.0)
+                .with(WheelCarriage.RIDE.rows, 40.0), "20 of profile and wheels of 24 that run 2 deep");
     }
 }

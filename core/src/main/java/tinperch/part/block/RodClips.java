@@ -69,8 +69,13 @@ public final class RodClips {
         return all;
     }
 
+    /** Everything on two rods. */
+    public Clips over(PartInputs in, RodRef rod, double halfMm) {
+        return new Clips(clips(in, rod, halfMm), bores(in, rod, halfMm), rods(in, rod, halfMm), List.of(joint(in, rod)));
+    }
+
     /** The rings, without their bores, cut off where the mouth begins. */
-    public List<Solid> clips(PartInputs in, RodRef rod, double halfMm) {
+    private List<Solid> clips(PartInputs in, RodRef rod, double halfMm) {
         List<Solid> all = new ArrayList<>();
         double r = boreMm(in, rod) / 2 + in.get(wall);
         for (Placement p : places(in, rod, halfMm)) {
@@ -80,16 +85,9 @@ public final class RodClips {
     }
 
     /** Bores, and the mouths below them. */
-    public List<Solid> bores(PartInputs in, RodRef rod, double halfMm) {
+    private List<Solid> bores(PartInputs in, RodRef rod, double halfMm) {
         double bore = boreMm(in, rod);
-        double mouth = rod.diameterMm() - in.get(grip);
-        if (mouth < 1) {
-            throw new PartProblem(grip, "A rod of " + Quantity.mm(rod.diameterMm()) + " gripped by " + Quantity.mm(in.get(grip)) + " leaves no mouth; grip it less.");
-        }
-        double r = bore / 2 + in.get(wall) + BEYOND_MM;
-        // Lips lean outwards by 45° from where the mouth is narrowest.
-        double neck = Math.sqrt(Math.max(0, bore * bore - mouth * mouth)) / 2;
-        Profile below = Profile.of(new double[] {-mouth / 2, 0, mouth / 2, 0, mouth / 2, neck, mouth / 2 + r - neck, r, -mouth / 2 - r + neck, r, -mouth / 2, neck});
+        Profile below = mouth(grip, bore, rod.diameterMm() - in.get(grip), bore / 2 + in.get(wall) + BEYOND_MM);
         List<Solid> all = new ArrayList<>();
         for (Placement p : places(in, rod, halfMm)) {
             all.add(Leaf.extrusion("clip's bore " + (all.size() / 2 + 1), Profile.hole(0, 0, bore, SIDES), p, -BEYOND_MM, in.get(wide) + BEYOND_MM));
@@ -98,17 +96,30 @@ public final class RodClips {
         return all;
     }
 
+    /** What is cut out below a bore so that a thing goes in: as wide as {@code mouthMm}, its lips leaning outwards by 45° from there on. */
+    static Profile mouth(NumberParam grip, double boreMm, double mouthMm, double farMm) {
+        if (mouthMm < 1) {
+            throw new PartProblem(grip, "What is held in a bore of " + Quantity.mm(boreMm) + " is gripped so much that no mouth is left; grip it less.");
+        }
+        double neck = Math.sqrt(Math.max(0, boreMm * boreMm - mouthMm * mouthMm)) / 2;
+        return Profile.of(new double[] {-mouthMm / 2, 0, mouthMm / 2, 0, mouthMm / 2, neck, mouthMm / 2 + farMm - neck, farMm, -mouthMm / 2 - farMm + neck, farMm, -mouthMm / 2, neck});
+    }
+
     /** The rods in their clips. */
-    public List<Held> rods(PartInputs in, RodRef rod, double halfMm) {
+    private List<Held> rods(PartInputs in, RodRef rod, double halfMm) {
         return List.of(-1, 1).stream().map(side -> new Held(rod.name(), Leaf.extrusion("the rod", Profile.disc(0, 0, rod.diameterMm(), SIDES),
                 new Placement(new Vec3(side * in.get(apart) / 2, 0, -middleMm(in, rod)), Vec3.X, Vec3.Z.times(-1), Vec3.Y), -halfMm - 20, halfMm + 20), 0)).toList();
     }
 
     /** One of the clips: each lip gives way by half of what the mouth is too narrow. */
-    public Joint joint(PartInputs in, RodRef rod) {
-        double r = boreMm(in, rod) / 2 + in.get(wall) / 2;
-        double mouth = rod.diameterMm() - in.get(grip);
-        double arc = r * (Math.PI - Math.asin(Math.min(1, mouth / 2 / r)));
-        return new Joint.CantileverSnap("rod clips", in.get(wall), arc, in.get(grip) / 2, List.of(new Lever(grip, 0.5, "grip")));
+    private Joint joint(PartInputs in, RodRef rod) {
+        return jaw("rod clips", in.get(wall), boreMm(in, rod), rod.diameterMm(), in.get(grip), new Lever(grip, 0.5, "grip"));
+    }
+
+    /** A ring open on one side, as an arm as long as the arc from its root to its lip. */
+    static Joint jaw(String label, double wallMm, double boreMm, double thingMm, double gripMm, Lever softer) {
+        double r = boreMm / 2 + wallMm / 2;
+        double arc = r * (Math.PI - Math.asin(Math.min(1, (thingMm - gripMm) / 2 / r)));
+        return new Joint.CantileverSnap(label, wallMm, arc, gripMm / 2, List.of(softer));
     }
 }

@@ -27,9 +27,9 @@ import tinperch.solid.shape.Profiles;
  * Depths along the screws count from the face the held thing lies on.
  */
 public final class ScrewRow {
-    /** Play of a nut in its pocket across flats: 0.2…0.4 mm (common practice). */
-    static final double NUT_PLAY_MM = 0.3;
-    static final double NUT_DEPTH_PLAY_MM = 0.2;
+    /** Play of a nut in its pocket across flats beside what the printer needs: 0.2…0.4 mm together (common practice). */
+    public static final double NUT_PLAY_MM = 0.1;
+    public static final double NUT_DEPTH_PLAY_MM = 0.2;
     /** A hole is deeper than its insert by at least this (common practice). */
     static final double BELOW_INSERT_MM = 1;
     private static final double HEAD_PLAY_MM = 0.5;
@@ -108,7 +108,7 @@ public final class ScrewRow {
     public double cutRadiusMm() {
         return switch (seat) {
             case INSERT -> insertHoleMm() / 2;
-            case CAPTIVE_NUT -> nutFlatsMm() / 2 / Math.cos(Math.PI / 6);
+            case CAPTIVE_NUT, SLIM_NUT -> nutFlatsMm() / 2 / Math.cos(Math.PI / 6);
             case LOOSE_NUT, TAPPED -> (recessMm > 0 ? headHoleMm() : clearanceMm()) / 2;
         };
     }
@@ -126,11 +126,11 @@ public final class ScrewRow {
     }
 
     private double nutFlatsMm() {
-        return thread.nutAcrossFlatsMm() + NUT_PLAY_MM;
+        return thread.nutAcrossFlatsMm() + NUT_PLAY_MM + in.fits().slotMm();
     }
 
     private double pocketMm() {
-        return thread.nutHeightMm() + NUT_DEPTH_PLAY_MM + recessMm;
+        return seat.nutMm(thread) + NUT_DEPTH_PLAY_MM + recessMm;
     }
 
     /** The head's pocket lets its washer in too. */
@@ -180,7 +180,7 @@ public final class ScrewRow {
                 continue;
             }
             all.add(round(name("hole", i), i, clearanceMm(), -BEYOND_MM, through));
-            if (seat == SeatKind.CAPTIVE_NUT) {
+            if (seat.isCaptive()) {
                 all.add(Leaf.extrusion(name("nut pocket", i), Profile.hexagon(0, 0, nutFlatsMm(), 0), inward(i), totalMm - pocketMm(), through));
             } else if (recessMm > 0) {
                 all.add(round(name("head", i), i, headHoleMm(), totalMm - recessMm, through));
@@ -210,7 +210,7 @@ public final class ScrewRow {
             switch (seat) {
                 case INSERT -> all.add(new Cavity(name("insert", i), group, block.label + " insert" + of, Cavity.Purpose.INSERT, inward(i),
                         insertHoleMm(), 0, insertDepthMm(), false, 0, thicker));
-                case CAPTIVE_NUT -> {
+                case CAPTIVE_NUT, SLIM_NUT -> {
                     all.add(Cavity.hole(name("hole", i), group, block.label + " hole" + of, inward(i), clearanceMm(), totalMm - pocketMm()));
                     all.add(new Cavity(name("nut pocket", i), group, block.label + " nut" + of, Cavity.Purpose.NUT, outward(i), nutFlatsMm(), 6,
                             pocketMm(), false, clearanceMm(), thicker));
@@ -235,7 +235,7 @@ public final class ScrewRow {
             double seatMm = far ? recessMm : 0;
             double endMm = switch (seat) {
                 case INSERT -> 0;
-                case CAPTIVE_NUT -> totalMm - pocketMm();
+                case CAPTIVE_NUT, SLIM_NUT -> totalMm - pocketMm();
                 case LOOSE_NUT, TAPPED -> totalMm;
             };
             all.add(new Screw(block.id + "." + holes.holes().get(i).label(), block.id, block.label + " screws", pieceId, thread, head,

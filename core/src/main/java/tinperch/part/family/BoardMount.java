@@ -71,7 +71,7 @@ public final class BoardMount implements PartFamily {
     public static final Role<BoardRef> BOARD = new Role<>("board", BoardRef.KIND, "board", "the board with its holes and tallest part", false, "board-60x40");
     public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes the tray is screwed to", true, "pair-40");
 
-    private static final double PEG_PLAY_MM = 0.4;
+    private static final double PEG_PLAY_MM = 0.3;
     private static final int SIDES = 32;
 
     @Override
@@ -150,7 +150,7 @@ public final class BoardMount implements PartFamily {
         mount.ifPresent(m -> body.addAll(m.bosses()));
         if (pegs) {
             for (int i = 0; i < board.holes().holes().size(); i++) {
-                double peg = board.holes().holes().get(i).diameterMm() - PEG_PLAY_MM;
+                double peg = board.holes().holes().get(i).diameterMm() - PEG_PLAY_MM + in.fits().pegMm();
                 if (peg < 1) {
                     throw new PartProblem(PEGS, "Holes of Ø " + Quantity.mm(board.holes().holes().get(i).diameterMm()) + " are too small for pegs; use screws.");
                 }

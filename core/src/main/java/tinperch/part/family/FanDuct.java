@@ -10,16 +10,21 @@ import tinperch.part.bind.FanRef;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.bind.TipRef;
+import tinperch.part.block.DuctOutlets;
 import tinperch.part.block.DuctTube;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
-import tinperch.part.form.AirPath;
-import tinperch.part.form.Dimension.View;
+import tinperch.part.block.SlottedTab;
+import tinperch.part.feature.Made;
+import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
+import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
@@ -37,33 +42,29 @@ import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
- * A duct from an axial fan to a slot, or to two: a plate the fan is screwed to, and a tube that leads from its round opening smoothly to a slot beside it, with
+ * A duct from an axial fan to a slot, to two, or to a ring: a plate the fan is screwed to, and a tube that leads from its round opening smoothly to a slot beside it, with
  * the outlet turned so that the air goes where it is wanted. The fan lies under z = 0 and blows up; the outlet is moved and turned along x,
- * two of them stand side by side along y.
+ * two of them stand side by side along y. Aimed, it leads to where the tip of a nozzle is. A bracket with upright slots holds it where holes are bound.
  */
 public final class FanDuct implements PartFamily {
     private static final Card PLATE_CARD = new Card("plate", "Plate");
     private static final Card FAN_CARD = new Card("fan", "Holds: the fan");
     private static final Card DUCT = new Card("duct", "Duct");
     private static final Card OUTLET = new Card("outlet", "Reaches: the outlet");
+    private static final Card TAB_CARD = new Card("tab", "Holds: machine side");
 
     public static final NumberParam PLATE = NumberParam.length("plate.thickness", PLATE_CARD, "Plate", 1, 20, 8, "An insert needs its length, a millimetre below and a ledge");
     public static final NumberParam RIM = NumberParam.length("plate.rim", PLATE_CARD, "Rim round the fan", 0, 20, 1, "How far the plate stands out beyond the fan's frame, each side");
     public static final NumberParam INLET = NumberParam.length("plate.inlet", PLATE_CARD, "Inlet Ø", 5, 120, 36, "A little less than the fan's opening leaves plastic round the screws");
     public static final ScrewBlock FAN_SCREWS = new ScrewBlock("fan", "fan", FAN_CARD, SeatKind.INSERT, 0, 10, 16);
-    public static final NumberParam WALL = NumberParam.length("duct.wall", DUCT, "Duct wall", 0.4, 10, 1.6, "Four lines of a 0.4 mm nozzle; a slanted wall is thinner than this across");
-    public static final NumberParam LENGTH = NumberParam.length("duct.length", DUCT, "Length", 10, 250, 40, "From the plate to the middle of the outlet, along the fan's axis");
-    public static final NumberParam OFFSET = NumberParam.length("duct.offset", DUCT, "Offset", -150, 150, 12, "From the fan's axis to the middle of the outlet, along x");
-    public static final NumberParam WIDTH = NumberParam.length("outlet.width", OUTLET, "Slot width", 3, 150, 36, "Along y");
-    public static final NumberParam HEIGHT = NumberParam.length("outlet.height", OUTLET, "Slot height", 2, 100, 19, "Across the width");
-    public static final NumberParam TILT = NumberParam.angle("outlet.tilt", OUTLET, "Outlet turned", -75, 75, 20, "From the fan's axis towards +x; the air leaves that way");
+    public static final DuctOutlets OUTLETS = new DuctOutlets(DUCT, OUTLET);
+    public static final SlottedTab TAB = new SlottedTab(TAB_CARD);
 
     public static final Role<FanRef> FAN = new Role<>("fan", FanRef.KIND, "fan", "the axial fan with its holes and its opening", false, "fan-40x10");
 
-    public static final NumberParam OUTLETS = NumberParam.count("outlet.count", OUTLET, "Slots", 1, 2, 1, "Two lead the air to either side of the nozzle");
-    public static final NumberParam APART = NumberParam.length("outlet.apart", OUTLET, "Slots apart", 5, 300, 60, "From middle to middle along y, where there are two");
+    public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes or threads its bracket is screwed to", true, "pair-20");
+    public static final Role<TipRef> AIM = new Role<>("aim", TipRef.KIND, "nozzle", "what the air is aimed at: its tip", true, "");
 
-    private static final String AIR = "air";
     private static final int SIDES = DuctTube.SIDES;
 
     @Override
@@ -88,14 +89,16 @@ public final class FanDuct implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(FAN);
+        return List.of(FAN, MACHINE_SIDE, AIM);
     }
 
     @Override
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(PLATE, RIM, INLET));
         all.addAll(FAN_SCREWS.params());
-        all.addAll(List.of(WALL, LENGTH, OFFSET, WIDTH, HEIGHT, TILT, OUTLETS, APART, Marking.HEIGHT));
+        all.addAll(OUTLETS.params());
+        all.addAll(TAB.params());
+        all.add(Marking.HEIGHT);
         return all;
     }
 
@@ -108,9 +111,12 @@ public final class FanDuct implements PartFamily {
             return FAN_SCREWS.thread.of(v) + "×" + Quantity.plain(FAN_SCREWS.length.of(v), Unit.MM);
         }
         if (card.equals(DUCT)) {
-            return LENGTH.show(v) + " long, wall " + WALL.show(v);
+            return OUTLETS.length.show(v) + " long, wall " + OUTLETS.wall.show(v);
         }
-        return card.equals(OUTLET) ? (OUTLETS.of(v) > 1 ? "two of " : "") + WIDTH.show(v) + " × " + HEIGHT.show(v) + ", turned " + TILT.show(v) : "at most " + Marking.HEIGHT.show(v) + " high";
+        if (card.equals(TAB_CARD)) {
+            return TAB.screws.thread.of(v) + " in slots of " + TAB.screws.slot.show(v) + " where holes are bound";
+        }
+        return card.equals(OUTLET) ? OUTLETS.summary(v) : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     /** As wide as the fan, with a slot that lets its air out. */
@@ -119,7 +125,7 @@ public final class FanDuct implements PartFamily {
         return refs.of(FAN).filter(f -> f.ringMm() > 10).map(f -> {
             double slot = Math.floor(f.ringMm() * 0.95);
             double height = Math.ceil(0.62 * Math.PI * f.ringMm() * f.ringMm() / 4 / slot);
-            return List.of(Values.START.with(INLET, f.ringMm() - 2).with(WIDTH, slot).with(HEIGHT, height).with(LENGTH, Math.max(LENGTH.start(), Math.ceil(f.ringMm())))
+            return List.of(Values.START.with(INLET, f.ringMm() - 2).with(OUTLETS.width, slot).with(OUTLETS.height, height).with(OUTLETS.length, Math.max(OUTLETS.length.start(), Math.ceil(f.ringMm())))
                     .with(FAN_SCREWS.held, f.depthMm()).with(FAN_SCREWS.length, Math.ceil((f.depthMm() + 6) / 2) * 2));
         }).orElse(List.of(Values.START));
     }
@@ -130,70 +136,61 @@ public final class FanDuct implements PartFamily {
         HolesRef holes = fan.holes().orElseThrow(() -> new PartProblem("The holes of “" + fan.name() + "” are not known; read them from outside to outside and inside to inside."));
         double plate = in.get(PLATE);
         double inlet = in.get(INLET) / 2;
-        double wall = in.get(WALL);
+        double wall = in.get(OUTLETS.wall);
         double half = fan.frameMm() / 2 + in.get(RIM);
         if (inlet + wall > half) {
             throw new PartProblem(INLET, "An inlet of Ø " + Quantity.mm(2 * inlet) + " with walls of " + Quantity.mm(wall) + " is wider than the plate of " + Quantity.mm(2 * half)
                     + "; make it at most " + Quantity.mm(Math.floor(2 * (half - wall))) + ", or the rim wider.");
         }
-        List<DuctTube> ways = tubes(in);
-        DuctTube way = ways.get(0);
-        Vec3 lowest = way.to().plus(way.lying(1).u().times(Math.signum(in.get(TILT)) * (in.get(HEIGHT) / 2 + wall)));
-        if (lowest.z() < plate + 1) {
-            throw new PartProblem(LENGTH, "The edge of an outlet turned by " + TILT.show(in.values()) + " reaches back into the plate; make the duct at least "
-                    + Quantity.mm(Math.ceil(in.get(LENGTH) + plate + 1 - lowest.z())) + " long, or turn it less.");
-        }
         ScrewRow row = new ScrewRow(FAN_SCREWS, in, holes, "part", PLATE, false);
-        List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate),
-                ways.get(0).leaf("duct", inlet + wall, in.get(WIDTH) + 2 * wall, in.get(HEIGHT) + 2 * wall, plate / 2, 0)));
-        if (ways.size() > 1) {
-            body.add(ways.get(1).leaf("duct", inlet + wall, in.get(WIDTH) + 2 * wall, in.get(HEIGHT) + 2 * wall, plate / 2, 0));
+        double standoff = row.standoffMm();
+        Optional<SlottedTab.Made> tab = in.refs().of(MACHINE_SIDE).map(m -> TAB.of(in, m, -half, half));
+        PartForm.Mount mount = tab.map(SlottedTab.Made::mount).orElseGet(() -> new PartForm.Mount(Placement.at(0, 0, -standoff), false));
+        DuctOutlets.Made outlets = OUTLETS.of(in, new Vec3(0, 0, plate), in.refs().of(AIM), mount.frame());
+        if (outlets.lowestZ() < plate + 1) {
+            double more = Math.ceil(plate + 1 - outlets.lowestZ());
+            throw outlets.isAimed() ? new PartProblem(OUTLETS.distance, "Aimed at the " + in.refs().of(AIM).map(TipRef::name).orElse("tip") + " the outlet's edge would reach " + Quantity.mm(more) + " back into the plate; move the fan away from it, or turn the outlet otherwise.")
+                    : new PartProblem(OUTLETS.length, "The edge of an outlet turned by " + OUTLETS.tilt.show(in.values()) + " reaches back into the plate; make the duct at least "
+                    + Quantity.mm(Math.ceil(in.get(OUTLETS.length) + more)) + " long, or turn it less.");
         }
+        DuctTube.Section opening = DuctTube.Section.circle(2 * inlet);
+        List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate)));
+        body.addAll(outlets.bodies(opening, plate / 2));
         body.addAll(row.bosses());
         List<Solid> cuts = new ArrayList<>(row.cuts(0));
-        ways.forEach(w -> cuts.add(w.leaf(AIR, inlet / Math.cos(Math.PI / SIDES), in.get(WIDTH), in.get(HEIGHT), -1 - row.standoffMm(), 1)));
-        double standoff = row.standoffMm();
-        Leaf frame = Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
-                Placement.HERE, -standoff - fan.depthMm(), -standoff);
-        double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
-        AirPath air = new AirPath("air of the " + fan.name(), Math.PI * ring * ring / 4, ways.size() * in.get(WIDTH) * in.get(HEIGHT), way.lying(1),
-                List.of(new Lever(HEIGHT, ways.size() * in.get(WIDTH), "slot height"), new Lever(WIDTH, ways.size() * in.get(HEIGHT), "slot width")), AIR,
-                List.of(new Lever(WALL, 1, "duct wall")));
+        // Its polygon goes round the circle.
+        cuts.addAll(outlets.air(DuctTube.Section.circle(2 * inlet / Math.cos(Math.PI / SIDES)), -1 - standoff));
+        List<Cavity> cavities = new ArrayList<>(row.cavities());
+        List<Screw> screws = new ArrayList<>(row.screws());
         List<Reach> reaches = new ArrayList<>(row.reaches());
+        List<Held> held = new ArrayList<>(List.of(new Held(fan.name(), Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
+                Placement.HERE, -standoff - fan.depthMm(), -standoff), 0)));
+        tab.ifPresent(t -> {
+            body.addAll(t.bodies());
+            cuts.addAll(t.cuts());
+            cavities.addAll(t.cavities());
+            screws.addAll(t.screws());
+            reaches.addAll(t.reaches());
+            held.add(t.held());
+        });
+        double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
         reaches.add(new Reach("plate", Vec3.Z, new Lever(PLATE, 1, "plate")));
         for (Vec3 side : List.of(Vec3.X, Vec3.Y)) {
             reaches.add(new Reach("plate", side, new Lever(RIM, 1, "rim")));
             reaches.add(new Reach("plate", side.times(-1), new Lever(RIM, 1, "rim")));
         }
-        reaches.add(new Reach("duct", Vec3.ZERO, new Lever(WALL, 1, "duct wall")));
-        Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), row.cavities(), reaches);
-        return PartForm.of(part, row.screws(), List.of(new Held(fan.name(), frame, 0)), dimensions(in, way, half),
-                Optional.of(new PartForm.Mount(Placement.at(0, 0, -standoff), false))).withAir(List.of(air));
+        reaches.add(new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall")));
+        Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches);
+        return PartForm.of(part, screws, held, dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)));
     }
 
-    /** The way of the air, or both. */
-    private static List<DuctTube> tubes(PartInputs in) {
-        double a = Math.toRadians(in.get(TILT));
-        double z = in.get(PLATE);
-        Vec3 from = new Vec3(0, 0, z);
-        Vec3 out = new Vec3(Math.sin(a), 0, Math.cos(a));
-        if (in.get(OUTLETS) < 1.5) {
-            return List.of(new DuctTube(from, new Vec3(in.get(OFFSET), 0, z + in.get(LENGTH)), out));
-        }
-        double least = in.get(WIDTH) + 2 * in.get(WALL);
-        if (in.get(APART) < least) {
-            throw new PartProblem(APART, "Two slots " + Quantity.mm(in.get(WIDTH)) + " wide with their walls are " + Quantity.mm(least) + " from middle to middle at least; put them farther apart, or make them narrower.");
-        }
-        return List.of(1, -1).stream().map(side -> new DuctTube(from, new Vec3(in.get(OFFSET), side * in.get(APART) / 2, z + in.get(LENGTH)), out)).toList();
-    }
-
-    private static List<Dimension> dimensions(PartInputs in, DuctTube way, double half) {
-        double x = way.to().x();
-        double y = way.to().y();
-        double z = way.to().z();
-        double wide = in.get(WIDTH) / 2;
+    private static List<Dimension> dimensions(PartInputs in, DuctOutlets.Made outlets, double half) {
+        Vec3 to = outlets.outlet().origin();
+        double wide = in.get(OUTLETS.width) / 2;
+        boolean free = !outlets.isAimed();
         return List.of(Dimension.across(View.TOP, -half, -half, 0, half, -half, 0, -14, null), Dimension.up(View.TOP, -half, -half, 0, -half, half, 0, -14, null),
-                Dimension.up(View.FRONT, -half, 0, 0, -half, 0, in.get(PLATE), -8, PLATE), Dimension.up(View.FRONT, half, 0, in.get(PLATE), x, 0, z, 14, LENGTH),
-                Dimension.across(View.FRONT, 0, 0, 0, x, 0, z, -12, OFFSET), Dimension.across(View.SIDE, 0, y - wide, z, 0, y + wide, z, 10, WIDTH));
+                Dimension.up(View.FRONT, -half, 0, 0, -half, 0, in.get(PLATE), -8, PLATE), Dimension.up(View.FRONT, half, 0, in.get(PLATE), to.x(), 0, to.z(), 14, free ? OUTLETS.length : null),
+                Dimension.across(View.FRONT, 0, 0, 0, to.x(), 0, to.z(), -12, free ? OUTLETS.offset : null), Dimension.across(View.SIDE, 0, to.y() - wide, to.z(), 0, to.y() + wide, to.z(), 10, OUTLETS.width))
+                .stream().filter(d -> d.lengthMm() > 0.01).toList();
     }
 }

@@ -73,7 +73,7 @@ public final class GantryEnd implements PartFamily {
 
     public static final Role<MotorRef> MOTOR = new Role<>("motor", MotorRef.KIND, "motor", "the motor's face with its holes and pilot", false, "motor-17");
     public static final Role<RodRef> ROD = new Role<>("rod", RodRef.KIND, "rod", "one of the two rods", false, "rod-8");
-    public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes of what carries it", true, "");
+    public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes of what carries it", true, "pair-60");
 
     private static final String SET_THREAD = "M3";
     private static final int SIDES = 48;

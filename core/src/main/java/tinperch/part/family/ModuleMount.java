@@ -11,10 +11,15 @@ import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
+import tinperch.part.bind.ProfileRef;
+import tinperch.part.block.Clips;
 import tinperch.part.block.RodClips;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
+import tinperch.part.block.SlotClips;
 import tinperch.part.block.StandingRow;
+import tinperch.part.block.StudClips;
+import tinperch.part.block.TieEyes;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
@@ -45,17 +50,20 @@ import tinperch.solid.shape.Profiles;
 
 /**
  * An open plate for a board or a switching module, with air below it and eyes for cable ties where its wires leave. It is screwed to holes of the
- * machine, or to nuts in a profile's slot, or clips over two rods; with clips it is printed standing on its long edge, so that the layers run round them.
+ * machine, or to nuts in a profile's slot, or clips over two rods or studs or into a slot; with clips below it, it is printed standing on its long
+ * edge, so that the layers run round them.
  */
 public final class ModuleMount implements PartFamily {
     private static final Card PLATE_CARD = new Card("plate", "Plate");
     private static final Card MODULE_CARD = new Card("module", "Holds: the module");
     private static final Card MOUNT_CARD = new Card("mount", "Holds: machine side");
-    private static final Card CLIPS_CARD = new Card("clips", "Clips over rods");
+    private static final Card RODS_CARD = new Card("clips", "Clips over rods");
+    private static final Card STUDS_CARD = new Card("studs", "Clips over studs");
+    private static final Card SLOT_CARD = new Card("slot", "Clips in a slot");
 
     /** What holds it on the machine. */
     public enum On {
-        SCREWS("screws"), RODS("clips over two rods");
+        SCREWS("screws"), RODS("clips over two rods"), STUDS("clips over two studs"), SLOT("clips into a profile's slot");
 
         private final String label;
 
@@ -77,15 +85,17 @@ public final class ModuleMount implements PartFamily {
     public static final ScrewBlock SCREWS = new ScrewBlock("module", "module", MODULE_CARD, SeatKind.INSERT, 7, 1.6, 8);
     public static final ChoiceParam<On> ON = ChoiceParam.of("mount.on", MOUNT_CARD, "Held by", On.SCREWS, On::label, "Screws go into holes, threads, or nuts in a slot");
     public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", MOUNT_CARD, SeatKind.LOOSE_NUT, 0, 3, 12);
-    public static final RodClips CLIPS = new RodClips(CLIPS_CARD);
+    public static final RodClips CLIPS = new RodClips(RODS_CARD);
+    public static final StudClips STUDS = new StudClips(STUDS_CARD);
+    public static final SlotClips SLOT = new SlotClips(SLOT_CARD);
 
     public static final Role<BoardRef> MODULE = new Role<>("module", BoardRef.KIND, "module", "the board or module with its holes", false, "module-60x50");
     public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes, threads or slot nuts it is screwed to", true, "pair-40");
-    public static final Role<RodRef> ROD = new Role<>("clip", RodRef.KIND, "rods", "the two rods it clips over", true, "rod-8");
+    public static final Role<RodRef> ROD = new Role<>("clip", RodRef.KIND, "rods", "the two rods or studs it clips over", true, "rod-8");
+    public static final Role<ProfileRef> PROFILE = new Role<>("slot", ProfileRef.KIND, "profile", "the profile whose slot it clips into", true, "profile-20");
 
     /** Room of an eye row: slots of 2 and a bridge of 6 between them, with some plate around. */
     private static final double EYE_ROOM_MM = 13;
-    private static final double EYE_MM = 1.8;
     private static final double EYE_LONG_MM = 4;
     private static final double BRIDGE_MM = 5;
 
@@ -101,7 +111,7 @@ public final class ModuleMount implements PartFamily {
 
     @Override
     public String purpose() {
-        return "Carries a board or module openly, on screws or clipped over rods.";
+        return "Carries a board or module openly, on screws or clipped over rods, studs or a slot.";
     }
 
     @Override
@@ -111,7 +121,7 @@ public final class ModuleMount implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(MODULE, MACHINE_SIDE, ROD);
+        return List.of(MODULE, MACHINE_SIDE, ROD, PROFILE);
     }
 
     @Override
@@ -121,6 +131,8 @@ public final class ModuleMount implements PartFamily {
         all.add(ON);
         all.addAll(MOUNT.params());
         all.addAll(CLIPS.params());
+        all.addAll(STUDS.params());
+        all.addAll(SLOT.params());
         all.add(Marking.HEIGHT);
         return all;
     }
@@ -134,9 +146,10 @@ public final class ModuleMount implements PartFamily {
             return SCREWS.thread.of(v) + " screws, " + SCREWS.standoff.show(v) + " above the plate";
         }
         if (card.equals(MOUNT_CARD)) {
-            return ON.of(v) == On.RODS ? ON.of(v).label() : MOUNT.thread.of(v) + "×" + Quantity.plain(MOUNT.length.of(v), Unit.MM) + " where holes are bound";
+            return ON.of(v) != On.SCREWS ? ON.of(v).label() : MOUNT.thread.of(v) + "×" + Quantity.plain(MOUNT.length.of(v), Unit.MM) + " where holes are bound";
         }
-        return card.equals(CLIPS_CARD) ? CLIPS.apart.show(v) + " apart, " + CLIPS.wall.show(v) + " thick" : "at most " + Marking.HEIGHT.show(v) + " high";
+        Card used = List.of(MOUNT_CARD, RODS_CARD, STUDS_CARD, SLOT_CARD).get(ON.of(v).ordinal());
+        return List.of(RODS_CARD, STUDS_CARD, SLOT_CARD).contains(card) ? card.equals(used) ? ON.of(v).label() : "none" : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     /** As it stands, or with the pattern moved beyond the module where their screws would meet. */
@@ -154,9 +167,9 @@ public final class ModuleMount implements PartFamily {
             throw new PartProblem(SCREWS.standoff, "The solder tails reach " + Quantity.mm(module.tailsMm()) + " below the board; a standoff of " + Quantity.mm(in.get(SCREWS.standoff))
                     + " lets them touch the plate. Make it at least " + Quantity.mm(module.tailsMm() + 3) + ", more where it gets warm.");
         }
-        boolean rods = in.get(ON) == On.RODS;
+        boolean upright = in.get(ON) == On.RODS || in.get(ON) == On.SLOT;
         ScrewRow row = new ScrewRow(SCREWS, in, module.holes(), "part", PLATE, true);
-        Optional<ScrewRow> mount = rods ? Optional.empty() : in.refs().of(MACHINE_SIDE).map(h -> new ScrewRow(MOUNT, in, h, "part", PLATE, false));
+        Optional<ScrewRow> mount = in.get(ON) != On.SCREWS ? Optional.empty() : in.refs().of(MACHINE_SIDE).map(h -> new ScrewRow(MOUNT, in, h, "part", PLATE, false));
         double x = module.lengthMm() / 2 + in.get(MARGIN);
         double y = module.widthMm() / 2 + in.get(MARGIN);
         double out = in.get(WIRES) == BoardMount.Side.RIGHT ? 1 : -1;
@@ -165,11 +178,11 @@ public final class ModuleMount implements PartFamily {
             throw new PartProblem(TIES, ties + " eyes need " + Quantity.mm(ties * (EYE_LONG_MM + 4)) + " of the plate's side, which is " + Quantity.mm(2 * y) + "; take fewer.");
         }
         // With clips it stands on its edge as it is printed: the plate's −y is down.
-        Placement up = rods ? new Placement(new Vec3(0, 0, y), Vec3.X, Vec3.Z, Vec3.Y.times(-1)) : Placement.HERE;
+        Placement up = upright ? new Placement(new Vec3(0, 0, y), Vec3.X, Vec3.Z, Vec3.Y.times(-1)) : Placement.HERE;
         StandingRow board = new StandingRow(row, up);
         Optional<StandingRow> machine = mount.map(m -> new StandingRow(m, up));
         List<Solid> body = new ArrayList<>(List.of(put(up, Leaf.extrusion("plate", outline(in, row, mount, x, y, out, ties), Placement.HERE, 0, plate))));
-        List<Solid> cuts = new ArrayList<>(board.cuts(mount.map(ScrewRow::standoffMm).orElse(0.0), rods));
+        List<Solid> cuts = new ArrayList<>(board.cuts(mount.map(ScrewRow::standoffMm).orElse(0.0), upright));
         List<Cavity> cavities = new ArrayList<>(board.cavities());
         List<Screw> screws = new ArrayList<>(board.screws());
         List<Held> held = new ArrayList<>(List.of(new Held(module.name(), put(up, Leaf.extrusion("module", Profile.rectangle(in.get(SCREWS.x), in.get(SCREWS.y), module.lengthMm(), module.widthMm()), Placement.HERE,
@@ -189,19 +202,17 @@ public final class ModuleMount implements PartFamily {
             held.add(m.heldThing());
             reaches.addAll(m.reaches());
         });
-        if (rods) {
-            RodRef rod = in.refs().of(ROD).orElseThrow(() -> new PartProblem(ON, "Which rods it clips over is not said; bind them under Measure, or hold it by screws."));
-            CLIPS.clips(in, rod, y).forEach(s -> body.add(put(up, s)));
-            CLIPS.bores(in, rod, y).forEach(s -> cuts.add(put(up, s)));
-            CLIPS.rods(in, rod, y).forEach(h -> held.add(new Held(h.name(), put(up, h.solid()), 0)));
-            joints.add(CLIPS.joint(in, rod));
-        }
+        clips(in, y, plate).ifPresent(k -> {
+            k.adds().forEach(s -> body.add(put(up, s)));
+            k.cuts().forEach(s -> cuts.add(put(up, s)));
+            k.held().forEach(h -> held.add(new Held(h.name(), put(up, h.solid()), 0)));
+            joints.addAll(k.joints());
+        });
         for (int i = 0; i < ties; i++) {
             double at = 2 * y * ((i + 0.5) / ties - 0.5);
-            for (int side = -1; side <= 1; side += 2) {
-                Placement slot = new Placement(new Vec3(out * (x + EYE_ROOM_MM / 2) + side * (BRIDGE_MM + EYE_MM) / 2, at, 0), Vec3.Y, Vec3.X.times(-1), Vec3.Z);
-                cuts.add(put(up, Leaf.extrusion("eye " + (2 * i + (side + 3) / 2), Profiles.slot(0, 0, EYE_LONG_MM - EYE_MM, EYE_MM, 8), slot, -1, plate + 1)));
-            }
+            TieEyes eyes = new TieEyes(in, "eye " + (i + 1), "tie eye " + (i + 1), TieEyes.Tie.SMALL, BRIDGE_MM, up.times(Placement.at(out * (x + EYE_ROOM_MM / 2), at, plate)), plate);
+            cuts.addAll(eyes.cuts());
+            cavities.addAll(eyes.cavities());
         }
         reaches.add(new Reach("plate", up.turned(Vec3.Z), new Lever(PLATE, 1, "plate")));
         for (Vec3 way : List.of(Vec3.X, Vec3.X.times(-1), Vec3.Y, Vec3.Y.times(-1))) {
@@ -209,7 +220,21 @@ public final class ModuleMount implements PartFamily {
         }
         Piece piece = new Piece("part", "mount", new Solid.Difference(new Solid.Union(body), cuts), cavities, Placement.HERE, 1, Vec3.ZERO, reaches);
         Placement site = up.times(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE));
-        return new PartForm(List.of(piece), screws, held, joints, List.of(), rods ? List.of() : dimensions(in, x, y, plate), Optional.of(new PartForm.Mount(site, false)));
+        return new PartForm(List.of(piece), screws, held, joints, List.of(), upright ? List.of() : dimensions(in, x, y, plate), Optional.of(new PartForm.Mount(site, false)));
+    }
+
+    /** What it clips onto, when it does. */
+    private static Optional<Clips> clips(PartInputs in, double halfMm, double plateMm) {
+        return switch (in.get(ON)) {
+            case SCREWS -> Optional.empty();
+            case RODS -> Optional.of(CLIPS.over(in, rod(in), halfMm));
+            case STUDS -> Optional.of(STUDS.at(in, rod(in), halfMm, plateMm));
+            case SLOT -> Optional.of(SLOT.into(in, in.refs().of(PROFILE).orElseThrow(() -> new PartProblem(ON, "Which profile it clips into is not said; bind it under Measure, or hold it by screws.")), halfMm));
+        };
+    }
+
+    private static RodRef rod(PartInputs in) {
+        return in.refs().of(ROD).orElseThrow(() -> new PartProblem(ON, "Which rods or studs it clips over is not said; bind them under Measure, or hold it by screws."));
     }
 
     private static Solid put(Placement up, Solid s) {

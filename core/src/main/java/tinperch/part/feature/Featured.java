@@ -69,7 +69,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
             spots.put(f.id(), spot);
             places = Copies.places(kind, f.values(), spot, site);
         }
-        PartInputs own = new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.models());
+        PartInputs own = new PartInputs(f.values(), in.refs(), in.hardware(), in.holeOffsetMm(), in.fits(), in.models());
         // All of them or none.
         List<Made> made = new ArrayList<>();
         for (int i = 0; i < places.size(); i++) {

@@ -28,6 +28,7 @@ public final class PartsList {
             switch (s.end()) {
                 case INSERT -> add(all, "heat-set insert " + s.insert().map(i -> i.name()).orElse(thread));
                 case CAPTIVE_NUT, LOOSE_NUT -> add(all, "nut " + thread + " (ISO 4032)");
+                case SLIM_NUT -> add(all, "thin nut " + thread + " (ISO 4035)");
                 case TAPPED -> { }
             }
         }

@@ -42,6 +42,11 @@ public record Screw(String id, String row, String rowLabel, String pieceId, Scre
         return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, threadParam, slotMm);
     }
 
+    /** Another of the same in another hole, its head where this one's is. */
+    public Screw another(String nextId, String nextRow, String label, double holeMm, Placement to) {
+        return new Screw(nextId, nextRow, label, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, holeMm, insert, lengthParam, grip, insertParam, threadParam, 0);
+    }
+
     /** "M3×16". */
     public String name() {
         return name(lengthMm);

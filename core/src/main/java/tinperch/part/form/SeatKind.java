@@ -1,8 +1,12 @@
 package tinperch.part.form;
 
+import tinperch.hardware.ScrewThread;
+
 /** What a screw is tightened into. */
 public enum SeatKind {
-    INSERT("heat-set insert"), CAPTIVE_NUT("captive nut"), LOOSE_NUT("loose nut"),
+    INSERT("heat-set insert"), CAPTIVE_NUT("captive nut"),
+    /** A thin nut let in, where there is no room for a whole one. */
+    SLIM_NUT("captive slim nut"), LOOSE_NUT("loose nut"),
     /** The held thing has a thread of its own, as a motor's face has; how deep it is stands where else its thickness does. */
     TAPPED("thread of what it holds");
 
@@ -14,5 +18,19 @@ public enum SeatKind {
 
     public String label() {
         return label;
+    }
+
+    /** Whether a nut sits in a pocket of the part. */
+    public boolean isCaptive() {
+        return this == CAPTIVE_NUT || this == SLIM_NUT;
+    }
+
+    /** Height of its nut, ISO 4032 or 4035, mm; 0 where there is none. */
+    public double nutMm(ScrewThread thread) {
+        return switch (this) {
+            case CAPTIVE_NUT, LOOSE_NUT -> thread.nutHeightMm();
+            case SLIM_NUT -> thread.thinNutHeightMm();
+            case INSERT, TAPPED -> 0;
+        };
     }
 }

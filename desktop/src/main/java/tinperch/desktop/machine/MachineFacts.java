@@ -19,6 +19,7 @@ import javafx.scene.layout.Priority;
 import tinperch.desktop.look.Column;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Ui;
+import tinperch.hardware.Fits;
 import tinperch.machine.Machine;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
@@ -63,6 +64,10 @@ final class MachineFacts extends Column {
         putForPrinters(g, row++, "Hole offset", Ui.tip(form.number("hole-offset", Unit.MM, -1, 2, Machine::holeOffsetMm,
                 Machine::withHoleOffset),
                 "What is added to every hole so that it comes out right on this machine"));
+        putForPrinters(g, row++, "Slot, peg", new HBox(6, fit("slot", Fits::slotMm, Fits::withSlot, "Added between flat walls: slots, nut pockets, eyes for ties"),
+                fit("peg", Fits::pegMm, Fits::withPeg, "Added to the diameter of printed pegs; mostly less than nothing")));
+        putForPrinters(g, row++, "Press, slide", new HBox(6, fit("press", Fits::pressMm, Fits::withPress, "Added to a hole something is pressed into, after the hole offset"),
+                fit("running", Fits::runningMm, Fits::withRunning, "Added to a hole something slides or turns in, after the hole offset")));
         put(g, row++, "Supply", form.number("supply", Unit.VOLT, 0, 400, Machine::supplyV, Machine::withSupplyV));
         putForPrinters(g, row++, "Bed and walls", new HBox(6,
                 form.yesNo("heated-bed", "bed heated", "bed not heated", Machine::heatedBed, Machine::withHeatedBed),
@@ -83,6 +88,10 @@ final class MachineFacts extends Column {
             loadouts.setManaged(!loadouts.getText().isEmpty());
         });
         return new Column(2, own, own.complaint(), loadouts);
+    }
+
+    private Node fit(String id, Function<Fits, Double> get, BiFunction<Fits, Double, Fits> set, String tip) {
+        return Ui.tip(form.number("fit-" + id, Unit.MM, -1, 2, m -> get.apply(m.fits()), (m, v) -> m.withFits(set.apply(m.fits(), v))), tip);
     }
 
     private Node spaceFields(String id, Function<Machine, Machine.Space> get, BiFunction<Machine, Machine.Space, Machine> set) {

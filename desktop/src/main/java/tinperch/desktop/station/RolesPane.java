@@ -34,6 +34,7 @@ import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
+import tinperch.part.bind.TipRef;
 import tinperch.part.form.Port;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
@@ -211,7 +212,8 @@ final class RolesPane extends GridPane {
                     .ifPresent(u -> all.add(new Option("fitted: " + b.name(), new Binding.OfComponent(b.id()))));
         }
         for (Neighbour n : machine().surroundings().neighbours()) {
-            if (role.kind().equals(RodRef.KIND) && n.form() == Neighbour.Form.CYLINDER || role.kind().equals(ProfileRef.KIND) && n.form() == Neighbour.Form.PROFILE) {
+            if (role.kind().equals(RodRef.KIND) && n.form() == Neighbour.Form.CYLINDER || role.kind().equals(TipRef.KIND) && n.kind() == Neighbour.Kind.HOT
+                    || role.kind().equals(ProfileRef.KIND) && n.form() == Neighbour.Form.PROFILE) {
                 all.add(new Option("neighbour: " + n.name(), new Binding.OfNeighbour(n.id())));
             }
         }

@@ -203,7 +203,7 @@ final class DemoUpgrades {
     }
 
     private void partCooling() {
-        Values v = Values.START.with(FanDuct.INLET, 35.5).with(FanDuct.LENGTH, 36.0).with(FanDuct.OFFSET, 22.0).with(FanDuct.TILT, 45.0).with(FanDuct.HEIGHT, 10.0).with(FanDuct.WIDTH, 34.0);
+        Values v = Values.START.with(FanDuct.INLET, 35.5).with(FanDuct.OUTLETS.length, 36.0).with(FanDuct.OUTLETS.offset, 22.0).with(FanDuct.OUTLETS.tilt, 45.0).with(FanDuct.OUTLETS.height, 10.0).with(FanDuct.OUTLETS.width, 34.0);
         upgrade("turnstone-duct", "turnstone", "Cooling for the print", LocalDate.of(2026, 11, 7),
                 new Trouble("Small arches curl up: the machine came without a fan for the print.", "droop of a 20 mm bridge", "1.8 mm"), "curlew",
                 PartDesign.of(FIRST, "fan-duct", "Cooling duct", v).bound("fan", new Binding.OnSheet("turnstone-fan", ""))
@@ -274,8 +274,8 @@ final class DemoUpgrades {
     }
 
     private void secondWire() {
-        Values v = Values.START.with(WheelCarriage.SPACER, 10.0).with(WheelCarriage.AXLES.thread, "M5").with(WheelCarriage.AXLES.held, 20.0).with(WheelCarriage.AXLES.length, 35.0)
-                .with(WheelCarriage.CARRIED.thread, "M4").with(WheelCarriage.CARRIED.boss, 12.8).with(WheelCarriage.CARRIED.standoff, 9.0).with(WheelCarriage.CARRIED.length, 10.0).with(WheelCarriage.APART, 64.0);
+        Values v = Values.START.with(WheelCarriage.SPACER, 10.0).with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.held, 20.0).with(WheelCarriage.RIDE.axles.length, 35.0)
+                .with(WheelCarriage.CARRIED.thread, "M4").with(WheelCarriage.CARRIED.boss, 12.8).with(WheelCarriage.CARRIED.standoff, 9.0).with(WheelCarriage.CARRIED.length, 10.0).with(WheelCarriage.RIDE.apart, 64.0);
         upgrade("ruff-second", "ruff", "A carriage for a second wire", LocalDate.of(2026, 11, 18),
                 new Trouble("Long wedges are cut twice and never match: a second wire beside the first would cut both faces at once.", "step between the two cuts", "1.6 mm"), "curlew",
                 PartDesign.of(FIRST, "wheel-carriage", "Second wire's carriage", v).withMaterial("PETG").bound("profile", new Binding.OnSheet("ruff-profile", ""))

@@ -187,7 +187,7 @@ public final class FactEngine implements AutoCloseable {
     private static Recipe nudged(Case c, int hundredths) {
         Recipe r = c.recipe();
         return c.family().flatMap(f -> f.params().stream().filter(NumberParam.class::isInstance).map(NumberParam.class::cast).findFirst())
-                .map(p -> new Recipe(r.familyId(), p.set(r.values(), Math.min(p.max(), p.of(r.values()) + 0.01 * hundredths)), r.refs(), r.features(), r.holeOffsetMm(), r.mark()))
+                .map(p -> new Recipe(r.familyId(), p.set(r.values(), Math.min(p.max(), p.of(r.values()) + 0.01 * hundredths)), r.refs(), r.features(), r.holeOffsetMm(), r.fits(), r.mark()))
                 .orElse(r);
     }
 

@@ -1,6 +1,8 @@
 package tinperch.part.feature.kind;
 
 import java.util.List;
+import java.util.function.ToDoubleBiFunction;
+import tinperch.hardware.Fits;
 import tinperch.part.PartInputs;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.Ground;
@@ -21,16 +23,16 @@ public final class DowelFeature extends NamedKind {
     public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 1, 200, 8, "Of the hole, or height of the peg");
     private static final double LEAD_IN_MM = 0.6;
 
-    /** Allowances on the diameter (common practice): pressed 0.05 under, sliding 0.2 over; a peg is 0.2 thinner than its hole. */
+    /** How it fits; the printer's record says what each needs. */
     public enum Fit {
-        PRESSED("pressed in", -0.05), SLIDING("slides", 0.2), PEG("a printed peg", -0.2);
+        PRESSED("pressed in", (hole, f) -> hole + f.pressMm()), SLIDING("slides", (hole, f) -> hole + f.runningMm()), PEG("a printed peg", (hole, f) -> f.pegMm());
 
         private final String label;
-        private final double allowanceMm;
+        private final ToDoubleBiFunction<Double, Fits> allowance;
 
-        Fit(String label, double allowanceMm) {
+        Fit(String label, ToDoubleBiFunction<Double, Fits> allowance) {
             this.label = label;
-            this.allowanceMm = allowanceMm;
+            this.allowance = allowance;
         }
 
         String label() {
@@ -50,15 +52,14 @@ public final class DowelFeature extends NamedKind {
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
         double depth = in.get(DEPTH);
-        double width = in.get(DIAMETER) + in.get(FIT).allowanceMm;
+        double width = in.get(DIAMETER) + in.get(FIT).allowance.applyAsDouble(in.holeOffsetMm(), in.fits());
         double lead = Math.min(LEAD_IN_MM, Math.min(depth / 2, width / 4));
         if (in.get(FIT) == Fit.PEG) {
             return Made.added(Leaf.extrusion(feature.id(), Profile.disc(0, 0, width, Cones.SIDES), on.at(), -on.rootMm(), depth - lead),
                     Cones.between(feature.id() + " tip", on, width * DISC, depth - lead, (width - 2 * lead) * DISC, depth));
         }
-        double hole = width + in.holeOffsetMm();
-        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profile.hole(0, 0, hole, Cones.SIDES), on.at(), -depth, 1), Cones.chamfer(feature.id() + " lead-in", on, hole, lead)),
-                List.of(new Cavity(feature.id(), feature.id(), feature.name(), Cavity.Purpose.POCKET, on.inward(), hole, 0, depth, false, 0, List.of())));
+        return new Made(List.of(), List.of(Leaf.extrusion(feature.id(), Profile.hole(0, 0, width, Cones.SIDES), on.at(), -depth, 1), Cones.chamfer(feature.id() + " lead-in", on, width, lead)),
+                List.of(new Cavity(feature.id(), feature.id(), feature.name(), Cavity.Purpose.POCKET, on.inward(), width, 0, depth, false, 0, List.of())));
     }
 
     /** A peg's polygon lies within its circle; {@link Cones} draws around. */

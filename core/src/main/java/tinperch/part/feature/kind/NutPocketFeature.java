@@ -3,6 +3,7 @@ package tinperch.part.feature.kind;
 import java.util.List;
 import tinperch.hardware.ScrewThread;
 import tinperch.part.PartInputs;
+import tinperch.part.block.ScrewRow;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
@@ -21,8 +22,6 @@ public final class NutPocketFeature extends NamedKind {
     public static final ChoiceParam<String> THREAD = ChoiceParam.words("thread", CARD, "Thread", List.of("M3", "M2", "M2.5", "M4", "M5", "M6", "M8"), "Nut of ISO 4032");
     public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 0, 100, 0, "From the face; 0 lets the nut in flush");
     public static final NumberParam TURN = NumberParam.angle("turn", CARD, "Turned", -180, 180, 0, "Anticlockwise on the face");
-    /** Play across flats and in depth (common practice). */
-    private static final double PLAY_MM = 0.3;
 
     public NutPocketFeature() {
         super("nut-pocket", "Nut pocket", THREAD, DEPTH, TURN);
@@ -36,8 +35,8 @@ public final class NutPocketFeature extends NamedKind {
     @Override
     public Made make(Feature feature, PartInputs in, Ground on) {
         ScrewThread t = in.hardware().thread(in.get(THREAD));
-        double flats = t.nutAcrossFlatsMm() + PLAY_MM;
-        double depth = in.get(DEPTH) > 0 ? in.get(DEPTH) : t.nutHeightMm() + 0.2;
+        double flats = t.nutAcrossFlatsMm() + ScrewRow.NUT_PLAY_MM + in.fits().slotMm();
+        double depth = in.get(DEPTH) > 0 ? in.get(DEPTH) : t.nutHeightMm() + ScrewRow.NUT_DEPTH_PLAY_MM;
         double bore = t.clearanceMm(ScrewThread.Fit.MEDIUM) + in.holeOffsetMm();
         Ground turned = on.turnedDeg(in.get(TURN));
         Placement inward = turned.inward();
