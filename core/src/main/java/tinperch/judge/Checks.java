@@ -4,6 +4,7 @@ import java.util.List;
 import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
+import tinperch.check.BushCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
 import tinperch.check.KnownCheck;
@@ -29,6 +30,7 @@ public final class Checks {
             new SnapCheck(),
             new SealCheck(),
             new DovetailCheck(),
+            new BushCheck(),
             new AirAreaCheck(),
             new SkinCheck(),
             new OneBodyCheck(),

@@ -4,11 +4,18 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.awt.geom.Point2D;
+import java.util.Random;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.testng.annotations.Test;
+import tinperch.part.form.Screw;
+import tinperch.solid.Placement;
+import tinperch.part.form.Piece;
+import tinperch.part.block.HexBushes;
+import tinperch.part.bind.Binding;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
@@ -94,7 +101,7 @@ public class FrameBraceTest {
     /** Both pieces together are the whole, less what the sockets' play takes; nothing of one is in the other. */
     @Test
     public void dividedItIsTheSameBraceAndSlidesTogether() {
-        Values v = PLAIN.with(FrameBrace.SPLIT, true);
+        Values v = PLAIN.with(FrameBrace.JOINT.split, true);
         Case c = brace(v);
         List<Mesh> two = PartExamples.meshes(c);
         double whole = PartExamples.mesh(brace(PLAIN)).volumeMm3();
@@ -111,7 +118,7 @@ public class FrameBraceTest {
     /** The gap between the flanks, measured on the pieces: TIGHT when home, and tan(taper) more for each mm it is not. */
     @Test
     public void theGapOfADovetailGrowsByTheTapersTangent() {
-        Values v = PLAIN.with(FrameBrace.SPLIT, true).with(FrameBrace.DOVETAILS.clearance, 0.1).with(FrameBrace.DOVETAILS.taper, 3.0);
+        Values v = PLAIN.with(FrameBrace.JOINT.split, true).with(FrameBrace.JOINT.dovetails.clearance, 0.1).with(FrameBrace.JOINT.dovetails.taper, 3.0);
         List<Mesh> two = form(v).pieces().stream().map(p -> SolidKernel.evaluate(p.solid(), Tolerances.USUAL)).toList();
         double x = 0.55 * 100 + 2;
         double home = flank(two.get(1), x, 5) - flank(two.get(0), x, 5);
@@ -131,21 +138,119 @@ public class FrameBraceTest {
 
     @Test
     public void aDovetailIsJudgedByItsClearance() {
-        Values v = PLAIN.with(FrameBrace.SPLIT, true);
+        Values v = PLAIN.with(FrameBrace.JOINT.split, true);
         assertEquals(PartExamples.find(brace(v), "dovetail.0").severity(), Severity.FINE);
-        Finding loose = PartExamples.find(brace(v.with(FrameBrace.DOVETAILS.clearance, 0.3)), "dovetail.0");
+        Finding loose = PartExamples.find(brace(v.with(FrameBrace.JOINT.dovetails.clearance, 0.3)), "dovetail.0");
         assertEquals(loose.severity(), Severity.LOOK);
         assertEquals(loose.remedies().size(), 1, "with a way out");
-        assertEquals(PartExamples.find(brace(v.with(FrameBrace.DOVETAILS.clearance, -0.05)), "dovetail.0").severity(), Severity.LOOK);
-        assertTrue(PartExamples.find(brace(v.with(FrameBrace.DOVETAILS.taper, 0.0)), "dovetail.0").what().contains("driven in"), "without taper it never slides freely");
+        assertEquals(PartExamples.find(brace(v.with(FrameBrace.JOINT.dovetails.clearance, -0.05)), "dovetail.0").severity(), Severity.LOOK);
+        assertTrue(PartExamples.find(brace(v.with(FrameBrace.JOINT.dovetails.taper, 0.0)), "dovetail.0").what().contains("driven in"), "without taper it never slides freely");
     }
 
     @Test
     public void aBraceShorterThanItsAdaptersIsSaid() {
         for (Values v : List.of(PLAIN.with(FrameBrace.HEIGHT, 40.0), PLAIN.with(FrameBrace.REACH, 25.0), PLAIN.with(FrameBrace.THICK, 60.0),
-                PLAIN.with(FrameBrace.SPLIT, true).with(FrameBrace.DOVETAILS.depth, 20.0))) {
+                PLAIN.with(FrameBrace.JOINT.split, true).with(FrameBrace.JOINT.dovetails.depth, 20.0))) {
             FormFact.Answer a = new FactsOnce(brace(v)).get(FormFact.FORM);
             assertTrue(a.form().isEmpty() && a.problem().contains(" mm"), a.problem());
+        }
+    }
+
+    /** The nearest of a centred bush and two that are off by one and two steps, turned to six positions: against all of them one by one, and to within what geometry allows. */
+    @Test
+    public void theBestBushIsTheBestOfAll() {
+        Random dice = new Random(61);
+        for (int i = 0; i < 2000; i++) {
+            double x = dice.nextDouble() * 3 - 1.5;
+            double y = dice.nextDouble() * 3 - 1.5;
+            double step = 0.2 + dice.nextDouble();
+            double least = Double.MAX_VALUE;
+            for (int bush = 0; bush < 3; bush++) {
+                for (int k = 0; k < 6; k++) {
+                    least = Math.min(least, Point2D.distance(x, y, bush * step * Math.cos(k * Math.PI / 3), bush * step * Math.sin(k * Math.PI / 3)));
+                }
+            }
+            HexBushes.Choice c = HexBushes.Choice.of(x, y, step);
+            assertEquals(c.missedMm(), least, 1e-9);
+            assertEquals(Point2D.distance(x, y, c.offMm() * Math.cos(Math.toRadians(c.turnDeg())), c.offMm() * Math.sin(Math.toRadians(c.turnDeg()))), least, 1e-9);
+        }
+    }
+
+    /** Holes that sit 0.5 mm across and 0.85 up want a bush off by 1 at 60°: 0.5, 0.866. In the assembly each hole then lies there, and the screw with it. */
+    @Test
+    public void bushesPutTheHolesWhereTheyAreWanted() {
+        Values v = PLAIN.with(FrameBrace.WALL, 8.0).with(FrameBrace.EDGE, 10.0).with(FrameBrace.POST_SCREWS.length, 20.0);
+        Values bushed = v.with(FrameBrace.BUSHES.on, true).with(FrameBrace.BUSHES.misfitX, 0.5).with(FrameBrace.BUSHES.misfitY, 0.85);
+        for (FrameBrace.Hand hand : FrameBrace.Hand.values()) {
+            PartForm plain = form(v.with(FrameBrace.HAND, hand));
+            PartForm f = form(bushed.with(FrameBrace.HAND, hand));
+            Placement row = plain.mount().orElseThrow().frame();
+            assertEquals(f.pieces().stream().map(Piece::id).toList(), List.of("part", "bush-A", "bush-B", "bush-C", "bush-D"));
+            for (int i = 0; i < 4; i++) {
+                Screw was = plain.screws().get(i);
+                Screw is = f.screws().get(i);
+                Piece bush = f.piece(is.pieceId()).orElseThrow();
+                Placement there = bush.place().times(is.axis());
+                Vec3 moved = there.origin().minus(was.axis().origin());
+                assertEquals(moved.dot(row.u()), 0.5, 1e-9, "across");
+                assertEquals(moved.dot(row.v()), Math.sqrt(3) / 2, 1e-9, "upwards");
+                assertEquals(there.w().dot(was.axis().w()), 1, 1e-9, "the same way");
+            }
+        }
+        Case c = brace(bushed);
+        List<Mesh> all = PartExamples.meshes(c);
+        all.forEach(m -> assertEquals(m.openEdges(), 0));
+        // A bush: flange of 2 round corners of 12 / cos 30° and 2 more, 7.8 of it in the wall; less a hole of 3.4.
+        double hex = Math.sqrt(3) / 2 * 144;
+        double d = 12 / Math.cos(Math.PI / 6) + 4;
+        double flange = 48 * d * d / 8 * Math.sin(Math.PI / 24);
+        assertEquals(all.get(1).volumeMm3(), 2 * flange + 7.8 * hex - 9.8 * 48 * Math.tan(Math.PI / 48) * 1.7 * 1.7, 0.01);
+        assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
+        assertEquals(PartExamples.find(c, "bush.0").severity(), Severity.FINE);
+        assertEquals(PartExamples.find(c, "bush.0").margin().orElseThrow().value(), Math.sqrt(3) / 2 - 0.85, 1e-9);
+        Finding far = PartExamples.find(brace(bushed.with(FrameBrace.BUSHES.misfitX, 2.0)), "bush.0");
+        assertEquals(far.severity(), Severity.LOOK);
+        assertTrue(!far.remedies().isEmpty(), "another step brings it nearer");
+        assertTrue(new FactsOnce(brace(bushed.with(FrameBrace.POST_SCREWS.recess, 2.0))).get(FormFact.FORM).problem().contains("lies on its flange"));
+    }
+
+    /** A profile of 40 with 0.15 of play each side, cheeks of 3: 46.3 over all; every piece prints without support and the screws reach as much farther. */
+    @Test
+    public void anAdapterHugsThePost() {
+        Values v = PLAIN.with(FrameBrace.HUG.base, 4.0).with(FrameBrace.POST_SCREWS.length, 20.0);
+        Case c = PartExamples.caseOf(brace(v).part().bound("profile", new Binding.Usual("profile-40")), PartExamples.shop(60, 50, 32, 32));
+        Mesh adapter = PartExamples.meshes(c).get(1);
+        assertEquals(adapter.openEdges(), 0);
+        Bounds b = adapter.bounds();
+        assertEquals(b.max().x() - b.min().x(), 40 + 0.3 + 6, 1e-9);
+        assertEquals(b.max().y() - b.min().y(), 4 + 12, 1e-9);
+        assertEquals(b.max().z() - b.min().z(), 2 * (30 + 8), 1e-9);
+        PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
+        assertEquals(f.screws().get(0).heldMm(), 3 + 4, 1e-9);
+        // Its holes lie where the wall's do.
+        Piece piece = f.piece("adapter").orElseThrow();
+        for (int i = 0; i < 4; i++) {
+            Vec3 wall = f.screws().get(i).axis().origin();
+            Vec3 hole = piece.place().times(piece.cavities().get(i).axis()).origin();
+            assertEquals(Math.hypot(wall.y() - hole.y(), wall.z() - hole.z()), 0, 1e-9);
+        }
+        assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
+        Case left = PartExamples.caseOf(brace(v.with(FrameBrace.HAND, FrameBrace.Hand.LEFT)).part().bound("profile", new Binding.Usual("profile-40")), PartExamples.shop(60, 50, 32, 32));
+        assertEquals(PartExamples.findings(left).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
+    }
+
+    @Test
+    public void aLongOneComesInAsManyPiecesAsTheBedAsks() {
+        Values v = PLAIN.with(FrameBrace.REACH, 280.0).with(FrameBrace.HEIGHT, 200.0);
+        double whole = PartExamples.mesh(brace(v)).volumeMm3();
+        for (int n = 2; n <= 4; n++) {
+            Case c = brace(v.with(FrameBrace.JOINT.split, true).with(FrameBrace.JOINT.pieces, (double) n));
+            List<Mesh> all = PartExamples.meshes(c);
+            assertEquals(all.size(), n);
+            double sum = all.stream().mapToDouble(Mesh::volumeMm3).sum();
+            assertTrue(sum < whole && sum > whole - 120 * (n - 1), n + ": " + sum + " of " + whole);
+            all.forEach(m -> assertEquals(m.openEdges(), 0));
+            assertTrue(PartExamples.findings(c).stream().noneMatch(f -> f.severity() == Severity.STOP && f.id().startsWith("overlap")), "nothing goes through anything");
         }
     }
 }

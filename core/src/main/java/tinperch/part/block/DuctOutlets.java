@@ -49,7 +49,7 @@ public final class DuctOutlets {
         wall = NumberParam.length("duct.wall", duct, "Duct wall", 0.4, 10, 1.6, "Four lines of a 0.4 mm nozzle; a slanted wall is thinner than this across");
         length = NumberParam.length("duct.length", duct, "Length", 10, 250, 40, "From the opening to the middle of the outlet, along its axis; not used where the outlet is aimed");
         offset = NumberParam.length("duct.offset", duct, "Offset", -150, 150, 12, "From the opening's axis to the middle of the outlet, along x; not used where the outlet is aimed");
-        width = NumberParam.length("outlet.width", outlet, "Slot width", 3, 150, 36, "Along y");
+        width = NumberParam.length("outlet.width", outlet, "Slot width", 3, 150, 36, "Along y; where it meets a ring no wider than the ring's channel takes");
         height = NumberParam.length("outlet.height", outlet, "Slot height", 2, 100, 19, "Across the width");
         tilt = NumberParam.angle("outlet.tilt", outlet, "Outlet turned", -75, 75, 20, "From the opening's axis towards +x; the air leaves that way");
         count = NumberParam.count("outlet.count", outlet, "Slots", 1, 2, 1, "Two lead the air to either side of the nozzle");
@@ -97,10 +97,6 @@ public final class DuctOutlets {
                 Vec3 middle = point.map(p -> p.minus(mount.turned(tip.orElseThrow().down()).times(in.get(distance)))).orElseGet(() -> from.plus(new Vec3(in.get(offset), 0, in.get(length))).plus(out.times(room)));
                 round = Optional.of(new Ring(new Placement(middle, out, out.cross(away).times(-1), away)));
                 tubes.add(new DuctTube(from, middle.minus(out.times(room)), out));
-                double within = 2 * Math.sqrt(Math.pow(room + in.get(ringRoom) / 2, 2) - room * room);
-                if (in.get(width) > within) {
-                    throw new PartProblem(width, "The duct is " + Quantity.mm(in.get(width)) + " wide where it meets the ring, whose channel takes " + Quantity.mm(Math.floor(within)) + " at most; make it narrower, or the channel wider.");
-                }
                 if (in.get(ringSlot) > in.get(height) - 0.1) {
                     throw new PartProblem(ringSlot, "A slot of " + Quantity.mm(in.get(ringSlot)) + " is as high as the ring's channel of " + Quantity.mm(in.get(height)) + "; make it lower.");
                 }
@@ -122,8 +118,11 @@ public final class DuctOutlets {
             }
         }
 
+        /** Where a tube ends: at its slot, or in the ring's channel, which takes no more than a chord of its outer wall. */
         private Section slot() {
-            return Section.slot(in.get(width), in.get(height));
+            double middle = in.get(ringInside) / 2 + in.get(wall) + in.get(ringRoom) / 2;
+            double chord = 2 * Math.sqrt(Math.pow(middle + in.get(ringRoom) / 2, 2) - middle * middle);
+            return Section.slot(round.isPresent() ? Math.min(in.get(width), chord - 0.5) : in.get(width), in.get(height));
         }
 
         /** Middle of the first outlet, z the way the air goes. */

@@ -7,19 +7,25 @@ import tinperch.part.Does;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.HolesRef;
+import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.block.BraceJoint;
 import tinperch.part.block.Dovetails;
+import tinperch.part.block.HexBushes;
+import tinperch.part.block.PostHug;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.StandingRow;
-import tinperch.part.form.Dimension.View;
+import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
+import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
@@ -50,7 +56,9 @@ public final class FrameBrace implements PartFamily {
     private static final Card POST_CARD = new Card("post", "Holds: the post");
     private static final Card ARM_CARD = new Card("arm", "Arms");
     private static final Card GROUND_CARD = new Card("ground", "Stands: on the ground");
-    private static final Card JOINT_CARD = new Card("joint", "In two pieces");
+    private static final Card HUG_CARD = new Card("hug", "Adapter round the post");
+    private static final Card BUSH_CARD = new Card("bush", "Bushes");
+    private static final Card JOINT_CARD = new Card("joint", "In pieces");
 
     /** Which side of the machine it is for: the other one is the mirror image, its holes are not. */
     public enum Hand { RIGHT, LEFT }
@@ -70,11 +78,13 @@ public final class FrameBrace implements PartFamily {
     public static final NumberParam THICK = NumberParam.length("arm.thickness", ARM_CARD, "Arm's thickness", 2, 80, 14, "Across; as it lies on the bed this is its height");
     public static final SwitchParam INNER = new SwitchParam("arm.inner", ARM_CARD, "A second arm inside", false, "From half way up the wall to half way out");
     public static final NumberParam BAR = NumberParam.length("ground.bar", GROUND_CARD, "Bar on the ground", 3, 60, 14, "Height of the bar from post to foot");
-    public static final SwitchParam SPLIT = new SwitchParam("joint.split", JOINT_CARD, "In two pieces", false, "For a bed it is too large for; joined by tapered dovetails");
-    public static final NumberParam AT = new NumberParam("joint.at", JOINT_CARD, "Joint at", Unit.PERCENT, 20, 80, 55, "Share of the reach where it is divided");
+    public static final BraceJoint JOINT = new BraceJoint(JOINT_CARD);
+    public static final PostHug HUG = new PostHug(HUG_CARD);
+    public static final HexBushes BUSHES = new HexBushes(BUSH_CARD);
     public static final Dovetails DOVETAILS = new Dovetails(JOINT_CARD);
 
     public static final Role<HolesRef> POST = new Role<>("post", HolesRef.KIND, "post", "the holes in the post's outer face", false, "holes-20x60");
+    public static final Role<ProfileRef> PROFILE = new Role<>("profile", ProfileRef.KIND, "post's profile", "the profile the post is made of; its width is taken from it", true, "profile-40");
 
     @Override
     public String id() {
@@ -98,7 +108,7 @@ public final class FrameBrace implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(POST);
+        return List.of(POST, PROFILE);
     }
 
     @Override
@@ -110,8 +120,10 @@ public final class FrameBrace implements PartFamily {
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(WALL, EDGE, POST_WIDTH, LIP, LIP_PLAY, HAND));
         all.addAll(POST_SCREWS.params());
-        all.addAll(List.of(ROOFS, HEIGHT, REACH, ARM, THICK, INNER, BAR, SPLIT, AT));
-        all.addAll(DOVETAILS.params());
+        all.addAll(List.of(ROOFS, HEIGHT, REACH, ARM, THICK, INNER, BAR));
+        all.addAll(JOINT.params());
+        all.addAll(HUG.params());
+        all.addAll(BUSHES.params());
         all.add(Marking.HEIGHT);
         return all;
     }
@@ -130,7 +142,13 @@ public final class FrameBrace implements PartFamily {
         if (card.equals(GROUND_CARD)) {
             return "bar " + BAR.show(v);
         }
-        return card.equals(JOINT_CARD) ? SPLIT.of(v) ? "dovetails " + DOVETAILS.depth.show(v) + " deep, " + DOVETAILS.taper.show(v) : "no, one piece" : "at most " + Marking.HEIGHT.show(v) + " high";
+        if (card.equals(HUG_CARD)) {
+            return HUG.base.of(v) > 0 ? HUG.base.show(v) + " thick, " + HUG.deep.show(v) + " round the post" : "none";
+        }
+        if (card.equals(BUSH_CARD)) {
+            return BUSHES.summary(v);
+        }
+        return card.equals(JOINT_CARD) ? JOINT.summary(v) : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     /** Steep enough to be stiff, and the wall as thick as its screws want. */
@@ -158,20 +176,9 @@ public final class FrameBrace implements PartFamily {
         return Leaf.extrusion(feature, p, Placement.HERE, from, to);
     }
 
-    /** @param name of its features, {@code fromY} middle of its root on the wall, {@code toX} where its foot ends */
-    private record Arm(String name, double fromY, double toX) {
-        /** Its lower and upper edge at an x between wall and foot. */
-        double[] at(PartInputs in, double x) {
-            double half = in.get(ARM) / 2;
-            double wall = in.get(WALL);
-            double low = fromY - half + (in.get(BAR) / 4 - fromY + half) * (x - wall / 2) / (toX - 2 * half - wall / 2);
-            return new double[] {low, fromY + half + (in.get(BAR) / 2 - fromY - half) * (x - wall) / (toX - wall)};
-        }
-    }
-
     @Override
     public PartForm form(PartInputs in) {
-        ScrewRow row = new ScrewRow(POST_SCREWS, in, in.get(POST), SPLIT.of(in.values()) ? "wall" : "part", WALL, false);
+        ScrewRow row = new ScrewRow(POST_SCREWS, in, in.get(POST), in.get(JOINT.split) ? "wall" : "part", WALL, false);
         double across = row.places().stream().mapToDouble(p -> Math.abs(p[0])).max().orElse(0) + in.get(EDGE);
         double along = row.places().stream().mapToDouble(p -> Math.abs(p[1])).max().orElse(0) + in.get(EDGE);
         double wall = in.get(WALL);
@@ -181,8 +188,9 @@ public final class FrameBrace implements PartFamily {
         double bar = in.get(BAR);
         double lipMm = in.get(LIP) > 0 ? wall + in.get(LIP_PLAY) : 0;
         // The post's middle above the bed, and how wide the wall is: as the holes or the post ask.
-        double middle = Math.max(across, in.get(POST_WIDTH) / 2 + lipMm);
-        double deep = middle + Math.max(across, in.get(POST_WIDTH) / 2);
+        double postMm = in.refs().of(PROFILE).map(ProfileRef::widthMm).orElse(in.get(POST_WIDTH));
+        double middle = Math.max(across, postMm / 2 + lipMm);
+        double deep = middle + Math.max(across, postMm / 2);
         if (high - along - arm < bar + 1) {
             throw new PartProblem(HEIGHT, "There is no room for an arm between the post's holes and the ground; they must be at least "
                     + Quantity.mm(Math.ceil(along + arm + bar + 1)) + " up, or the arm slimmer.");
@@ -197,25 +205,34 @@ public final class FrameBrace implements PartFamily {
         // Where the lying wall goes: its x across the post, its y up, its z away from the post.
         Vec3 out = in.get(HAND) == Hand.RIGHT ? Vec3.X : Vec3.X.times(-1);
         StandingRow post = new StandingRow(row, new Placement(new Vec3(0, high, middle), Vec3.Y.cross(out), Vec3.Y, out));
-        List<Arm> arms = new ArrayList<>(List.of(new Arm("arm", high - along - arm / 2, reach)));
+        List<BraceJoint.Arm> arms = new ArrayList<>(List.of(new BraceJoint.Arm("arm", high - along - arm / 2, reach, wall, arm, bar)));
         if (in.get(INNER)) {
-            arms.add(new Arm("inner arm", arms.get(0).fromY / 2, reach / 2));
+            arms.add(new BraceJoint.Arm("inner arm", arms.get(0).fromY() / 2, reach / 2, wall, arm, bar));
         }
         List<Solid> body = new ArrayList<>(List.of(lying("wall", box(0, 0, wall, high + along), 0, deep), lying("bar", box(wall / 2, 0, reach, bar), 0, deep)));
-        for (Arm a : arms) {
-            body.add(lying(a.name, Profiles.hull(List.of(box(wall / 2, a.fromY - arm / 2, wall, a.fromY + arm / 2), box(a.toX - arm, bar / 4, a.toX, bar / 2))), 0, in.get(THICK)));
+        for (BraceJoint.Arm a : arms) {
+            body.add(lying(a.name(), Profiles.hull(List.of(box(wall / 2, a.fromY() - arm / 2, wall, a.fromY() + arm / 2), box(a.toX() - arm, bar / 4, a.toX(), bar / 2))), 0, in.get(THICK)));
         }
         if (lipMm > 0) {
-            body.add(lying("lip", box(-in.get(LIP), 0, wall, high + along), 0, middle - in.get(POST_WIDTH) / 2 - in.get(LIP_PLAY)));
+            body.add(lying("lip", box(-in.get(LIP), 0, wall, high + along), 0, middle - postMm / 2 - in.get(LIP_PLAY)));
         }
         List<Solid> mine = new ArrayList<>(body.stream().map(s -> hand(in, s)).toList());
         mine.addAll(post.bosses());
-        Solid whole = new Solid.Difference(new Solid.Union(mine), post.cuts(0, in.get(ROOFS)));
+        double hug = in.get(HUG.base);
         List<Joint> joints = new ArrayList<>();
-        List<Piece> pieces = in.get(SPLIT) ? divided(in, whole, arms, post, deep, joints) : List.of(Piece.only("brace " + HAND.show(in.values()), whole, post.cavities(), reaches(post)));
-        Held standing = new Held("post", hand(in, lying("the post", box(-20, 0, -row.standoffMm(), high + along + 20), middle - in.get(POST_WIDTH) / 2, middle + in.get(POST_WIDTH) / 2)), 0);
-        Placement site = post.up().times(Placement.at(in.get(POST_SCREWS.x), in.get(POST_SCREWS.y), -row.standoffMm()).turnedDeg(in.get(POST_SCREWS.turn)));
-        return new PartForm(pieces, post.screws(), List.of(standing), joints, List.of(), dimensions(in, along, deep), Optional.of(new PartForm.Mount(site, false)));
+        Optional<HexBushes.Made> bushes = in.get(BUSHES.on) ? Optional.of(BUSHES.of(in, post, POST_SCREWS, wall + row.standoffMm())) : Optional.empty();
+        bushes.ifPresent(b -> joints.addAll(b.joints()));
+        Solid whole = new Solid.Difference(new Solid.Union(mine), bushes.map(HexBushes.Made::cuts).orElseGet(() -> post.cuts(0, in.get(ROOFS))));
+        List<Cavity> cavities = bushes.map(HexBushes.Made::cavities).orElseGet(post::cavities);
+        List<Piece> pieces = new ArrayList<>(in.get(JOINT.split) ? divided(in, whole, arms, post, cavities, deep, joints) : List.of(Piece.only("brace " + HAND.show(in.values()), whole, cavities, reaches(post))));
+        bushes.ifPresent(b -> pieces.addAll(b.pieces()));
+        if (hug > 0) {
+            pieces.add(HUG.of(in, post, along, postMm));
+        }
+        Held standing = new Held("post", hand(in, lying("the post", box(-20 - hug, 0, -row.standoffMm() - hug, high + along + 20), middle - postMm / 2, middle + postMm / 2)), 0);
+        Placement site = post.up().times(Placement.at(in.get(POST_SCREWS.x), in.get(POST_SCREWS.y), -row.standoffMm() - hug).turnedDeg(in.get(POST_SCREWS.turn)));
+        List<Screw> screws = bushes.map(HexBushes.Made::screws).orElseGet(post::screws).stream().map(x -> x.clampingAlso(hug)).toList();
+        return new PartForm(pieces, screws, List.of(standing), joints, List.of(), dimensions(in, along, deep), Optional.of(new PartForm.Mount(site, false)));
     }
 
     /** As it is built for the right; for the left its mirror image. */
@@ -223,20 +240,15 @@ public final class FrameBrace implements PartFamily {
         return in.get(HAND) == Hand.RIGHT ? right : Pattern.mirrored(right, Vec3.ZERO, Vec3.X);
     }
 
-    /** Both pieces and how their dovetails sit in each other; they slide together along z. */
-    private static List<Piece> divided(PartInputs in, Solid whole, List<Arm> arms, StandingRow post, double deep, List<Joint> joints) {
-        double at = in.get(REACH) * in.get(AT) / 100;
-        List<Dovetails.Bar> bars = new ArrayList<>(List.of(new Dovetails.Bar("bar", 0, in.get(BAR), deep)));
-        for (Arm a : arms) {
-            double end = at + in.get(DOVETAILS.depth);
-            if (at > in.get(WALL) + 1 && end < a.toX - in.get(ARM)) {
-                bars.add(new Dovetails.Bar(a.name, a.at(in, at)[0], a.at(in, end)[1], in.get(THICK)));
-            }
+    private static List<Piece> divided(PartInputs in, Solid whole, List<BraceJoint.Arm> arms, StandingRow post, List<Cavity> cavities, double deep, List<Joint> joints) {
+        List<Solid> solids = JOINT.divided(in, whole, in.get(REACH), new Dovetails.Bar("bar", 0, in.get(BAR), deep), arms, in.get(THICK), b -> hand(in, b), joints);
+        List<Piece> pieces = new ArrayList<>(List.of(new Piece("wall", "wall side " + HAND.show(in.values()), solids.get(0), cavities, Placement.HERE, 1, Vec3.ZERO, reaches(post))));
+        for (int k = 1; k < solids.size(); k++) {
+            boolean last = k == solids.size() - 1;
+            String name = (last ? "foot side " : "middle " + (solids.size() > 3 ? k + " " : "")) + HAND.show(in.values());
+            pieces.add(new Piece(last ? "foot" : "middle-" + k, name, solids.get(k), List.of(), Placement.HERE, 1, post.up().w().times(40.0 * k), List.of()));
         }
-        Dovetails.Halves halves = DOVETAILS.divide(in, whole, bars, at, b -> hand(in, b));
-        joints.addAll(halves.joints());
-        return List.of(new Piece("wall", "wall side " + HAND.show(in.values()), halves.near(), post.cavities(), Placement.HERE, 1, Vec3.ZERO, reaches(post)),
-                new Piece("foot", "foot side " + HAND.show(in.values()), halves.far(), List.of(), Placement.HERE, 1, post.up().w().times(40), List.of()));
+        return pieces;
     }
 
     private static List<Reach> reaches(StandingRow post) {

@@ -51,6 +51,19 @@ public sealed interface Joint {
     }
 
     /**
+     * A six-sided bush whose hole is off its middle, turned to where the hole is wanted.
+     *
+     * @param offMm how far off its hole is, {@code turnDeg} to which of its six positions it is turned
+     * @param missedMm what is still left of the misfit, {@code playMm} what the screw can move in the hole, each way
+     * @param levers what puts the hole farther off
+     */
+    record Bush(String label, double misfitMm, double offMm, double turnDeg, double missedMm, double playMm, List<Lever> levers) implements Joint {
+        public Bush {
+            levers = List.copyOf(levers);
+        }
+    }
+
+    /**
      * A tapered dovetail: slides in freely, tight when home.
      *
      * @param taperDeg of each flank along the way it is pushed

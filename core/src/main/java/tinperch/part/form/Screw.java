@@ -47,6 +47,16 @@ public record Screw(String id, String row, String rowLabel, String pieceId, Scre
         return new Screw(nextId, nextRow, label, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, holeMm, insert, lengthParam, grip, insertParam, threadParam, 0);
     }
 
+    /** The same through another piece, its head on that piece's z = 0. */
+    public Screw in(String piece, Placement to, double throughMm) {
+        return new Screw(id, row, rowLabel, piece, thread, head, washer, lengthMm, to, 0, onPart, heldName, heldMm, end, throughMm, boreMm, insert, lengthParam, grip, insertParam, threadParam, 0);
+    }
+
+    /** The same with more clamped besides the part. */
+    public Screw clampingAlso(double mm) {
+        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm + mm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, threadParam, slotMm);
+    }
+
     /** "M3×16". */
     public String name() {
         return name(lengthMm);

@@ -155,7 +155,7 @@ final class DemoUpgrades {
     /** Each side by its own readings. */
     private static PartDesign brace(String side, String id, double heightMm, FrameBrace.Hand hand) {
         Values v = Values.START.with(FrameBrace.HAND, hand).with(FrameBrace.HEIGHT, heightMm).with(FrameBrace.REACH, 130.0).with(FrameBrace.LIP, 12.0).with(FrameBrace.EDGE, 9.0)
-                .with(FrameBrace.POST_SCREWS.thread, "M5").with(FrameBrace.POST_SCREWS.held, 3.0).with(FrameBrace.POST_SCREWS.length, 20.0).with(FrameBrace.SPLIT, true);
+                .with(FrameBrace.POST_SCREWS.thread, "M5").with(FrameBrace.POST_SCREWS.held, 3.0).with(FrameBrace.POST_SCREWS.length, 20.0).with(FrameBrace.JOINT.split, true);
         return PartDesign.of(id, "frame-brace", "Brace, " + side, v).withMaterial("PETG").bound("post", new Binding.OnSheet("avocet-braces." + side, ""));
     }
 
