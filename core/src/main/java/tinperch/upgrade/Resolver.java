@@ -13,6 +13,7 @@ import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.PartFamily;
+import tinperch.part.bind.AccessRef;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.BodyRef;
 import tinperch.part.bind.HolesRef;
@@ -37,6 +38,8 @@ import tinperch.solid.Vec3;
 public final class Resolver {
     private static final Known AS_IT_STANDS = new Known(Known.How.USUAL, "as it stands in the surroundings", 0, List.of());
 
+    private static final Known AS_DRAWN = new Known(Known.How.DRAWN, "as drawn in the surroundings", 0, List.of());
+
     private static final Known AS_THE_FILE_SAYS = new Known(Known.How.USUAL, "as the file of the model says, not measured", 0, List.of());
 
     private final Machine machine;
@@ -56,6 +59,10 @@ public final class Resolver {
         Map<String, String> problems = new TreeMap<>();
         for (Role<?> role : family.roles()) {
             Binding b = part.bindings().get(role.id());
+            if (role.kind().equals(AccessRef.KIND)) {
+                access(part.siteId()).ifPresent(a -> refs.put(role.id(), a));
+                continue;
+            }
             if (b == null && (role.optional() || role.usual().isEmpty())) {
                 if (!role.optional()) {
                     problems.put(role.id(), "“" + role.label() + "” is bound to nothing; choose what " + role.ask() + " is.");
@@ -139,6 +146,13 @@ public final class Resolver {
         }
         Site site = machine.surroundings().site(siteId).orElseThrow(() -> new PartProblem("Where it is seen from the part cannot be told; say where the part mounts."));
         return inTheWay(neighbour(n.neighbourId()), site);
+    }
+
+    /** All that must be got to, wherever the part mounts; what of it lies on the part the part tells. */
+    private Optional<AccessRef> access(String siteId) {
+        List<Neighbour> zones = machine.surroundings().neighbours().stream().filter(n -> n.kind() == Neighbour.Kind.ACCESS).toList();
+        return machine.surroundings().site(siteId).filter(s -> !zones.isEmpty())
+                .map(s -> new AccessRef(zones.stream().map(n -> inTheWay(n, s)).toList(), AS_DRAWN));
     }
 
     private TipRef tip(Binding b, String siteId) {

@@ -3,6 +3,7 @@ package tinperch.upgrade;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A revision of a part kept on purpose, with all it was made of.
@@ -14,20 +15,22 @@ import java.util.Optional;
  * @param pieces the meshes themselves, so that writing it again gives the same file whatever changed since
  * @param life what became of it
  * @param caseKey content key of the case it was kept of; empty when an earlier version kept it
+ * @param pictureId which of the kept blobs is its small picture; empty when an earlier version kept it, without
  */
 public record Revision(String upgradeId, String partId, int number, LocalDateTime keptAt, String reason, PartDesign part, Optional<Recipe> recipe,
-        String hostMachineId, List<KeptPiece> pieces, Life life, String caseKey) {
+        String hostMachineId, List<KeptPiece> pieces, Life life, String caseKey, String pictureId) {
     public Revision {
         recipe = recipe == null ? Optional.empty() : recipe;
         pieces = pieces == null ? List.of() : List.copyOf(pieces);
         life = life == null ? Life.NEW : life;
         caseKey = caseKey == null ? "" : caseKey;
+        pictureId = pictureId == null ? "" : pictureId;
     }
 
     /** One whose case is not known. */
     public Revision(String upgradeId, String partId, int number, LocalDateTime keptAt, String reason, PartDesign part, Optional<Recipe> recipe,
             String hostMachineId, List<KeptPiece> pieces, Life life) {
-        this(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, life, "");
+        this(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, life, "", "");
     }
 
     /**
@@ -47,9 +50,19 @@ public record Revision(String upgradeId, String partId, int number, LocalDateTim
         return "R" + number;
     }
 
+    /** The same in another workshop, where its upgrade and its printer have other ids. */
+    public Revision of(String upgrade, String host) {
+        return new Revision(upgrade, partId, number, keptAt, reason, part, recipe, host, pieces, life, caseKey, pictureId);
+    }
+
+    /** Ids of all blobs it was kept with. */
+    public List<String> blobIds() {
+        return Stream.concat(pieces.stream().map(KeptPiece::meshId), Stream.of(pictureId).filter(id -> !id.isEmpty())).toList();
+    }
+
     /** After something else became of it. */
     public Revision with(Life next) {
-        return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next, caseKey);
+        return new Revision(upgradeId, partId, number, keptAt, reason, part, recipe, hostMachineId, pieces, next, caseKey, pictureId);
     }
 
     /** How a revision ended. */

@@ -8,6 +8,11 @@ import static tinperch.part.PartExamples.usual;
 
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.upgrade.PartDesign;
+import tinperch.machine.space.Surroundings;
+import tinperch.machine.space.Site;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.Machine;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
@@ -112,5 +117,56 @@ public class FilterHousingTest {
         Values v = new FilterHousing().starts(c.recipe().refs()).get(0);
         assertEquals(FilterHousing.PRESSED.of(v), 2.6, 1e-9);
         assertEquals(FilterHousing.INLET.of(v), 76.0, 1e-9);
+    }
+
+    /** The housing on a wall that looks along y, its lands 30 wide; a switch's zone in front of the wall beside the box, one behind the wall, one before the cartridge. */
+    private static Case onAWall(Values v, Neighbour... zones) {
+        Surroundings s = Surroundings.NONE.with(new Site("wall", "wall", "", new Vec3(100, 0, 100), Vec3.Y, 0, 0.3, ""));
+        for (Neighbour n : zones) {
+            s = s.with(n);
+        }
+        Machine m = PartExamples.machine("upgraded", 200, 200, 200, Machine.State.IN_PIECES, "PETG").withSurroundings(s);
+        return PartExamples.caseOf(PartDesign.of("p1", "filter-housing", "filter", v).atSite("wall"), PartExamples.shop(m));
+    }
+
+    private static Neighbour access(String name, double x, double y, double z, double sx, double sy, double sz) {
+        return new Neighbour(name, name, "", Neighbour.Kind.ACCESS, Neighbour.Form.BOX, new Vec3(x, y, z), new Vec3(sx, sy, sz), "y", 0, 0);
+    }
+
+    @Test
+    public void windowsComeFromTheMachinesAccessZones() {
+        Values v = Values.START.with(Marking.HEIGHT, 0.0).with(FilterHousing.LAND, 30.0);
+        double whole = PartExamples.meshes(onAWall(v)).get(0).volumeMm3();
+        // The box ends 52.4 from the middle; the zone of 10 × 12 lies 60 to 70 from it, with 2 of room all round: 14 × 16 through a base of 3.
+        for (double x : new double[] {160, 30}) {
+            double cut = PartExamples.meshes(onAWall(v, access("switch", x, 0, 94, 10, 40, 12), access("socket", 190, -60, 94, 10, 20, 12), access("behind", 60, -50, 94, 10, 40, 12))).get(0).volumeMm3();
+            assertEquals(whole - cut, 14 * 16 * 3, 1e-6);
+        }
+        assertEquals(PartExamples.meshes(onAWall(v.with(FilterHousing.WINDOWS.on, false), access("switch", 160, 0, 94, 10, 40, 12))).get(0).volumeMm3(), whole, 1e-6);
+        String why = new FactsOnce(onAWall(v, access("reset button", 95, 0, 94, 10, 40, 12))).get(FormFact.FORM).problem();
+        assertTrue(why.contains("reset button") && why.contains("over the cartridge") && why.contains("elsewhere on its site"), why);
+    }
+
+    /** Screws on the lands: four holes 130 apart, beyond the walls at 52.4, within lands of 30. */
+    @Test
+    public void landsTakeScrewsToo() {
+        Case c = onAWall(Values.START.with(Marking.HEIGHT, 0.0).with(FilterHousing.LAND, 30.0));
+        Machine m = c.machine().with(PartExamples.holes("flange", 130, 50));
+        Case flange = PartExamples.caseOf(c.part().bound("mount", new Binding.OnSheet("flange", "")), PartExamples.shop(m));
+        assertEquals(new FactsOnce(flange).get(FormFact.FORM).problem(), "");
+        assertEquals(PartExamples.findings(flange).stream().filter(f -> f.severity() == Severity.STOP).map(f -> f.what()).toList().toString(), "[]");
+        Case narrow = PartExamples.caseOf(flange.part().with(flange.part().values().with(FilterHousing.LAND, 12.0)), PartExamples.shop(m));
+        assertTrue(new FactsOnce(narrow).get(FormFact.FORM).problem().contains("more room"), "half on the land");
+    }
+
+    @Test
+    public void theDateItIsToBeChangedIsEngraved() {
+        Values v = Values.START.with(Marking.HEIGHT, 0.0);
+        double plain = PartExamples.meshes(onAWall(v)).get(0).volumeMm3();
+        double dated = PartExamples.meshes(onAWall(v.with(FilterHousing.DATE.on, true))).get(0).volumeMm3();
+        // Seven signs of 6 mm, strokes of 0.9, 0.4 deep: about 7 × 12 mm of stroke (by eye from the letters).
+        assertTrue(plain - dated > 7 * 6 * 0.9 * 0.4 && plain - dated < 7 * 24 * 0.9 * 0.4, plain - dated + " mm³");
+        assertTrue(new FilterHousing().summary(FilterHousing.DATE.on.card(), v.with(FilterHousing.DATE.on, true)).contains("2027-06"));
+        assertTrue(new FactsOnce(onAWall(v.with(FilterHousing.DATE.on, true).with(FilterHousing.DATE.high, 25.0))).get(FormFact.FORM).problem().contains("make them smaller"));
     }
 }

@@ -13,6 +13,10 @@ import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.ZipFile;
+import javax.imageio.ImageIO;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -123,7 +127,7 @@ public class EditAndExportTest extends TempFolder {
 
     @Test
     public void aFolderThatIsGoneIsSaid() {
-        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(new Parcel(items(blower(8)), blower(8).part(), "x", "R5"), PartFormats.STL, folder.resolve("gone")));
+        FileFault e = expectThrows(FileFault.class, () -> PartExport.write(Parcel.of(blower(8), items(blower(8)), "R5"), PartFormats.STL, folder.resolve("gone")));
         assertTrue(e.getMessage().contains("is not there"), e.getMessage());
     }
 
@@ -135,7 +139,7 @@ public class EditAndExportTest extends TempFolder {
             Case c = Case.of(w.state().upgrade("avocet-blower").orElseThrow(), "p1", w.shop(), "R5");
             Path first = Files.createDirectory(folder.resolve("first"));
             for (PartFormat f : PartFormats.forPrinting()) {
-                PartExport.write(new Parcel(items(c), c.part(), "Blower carriage", "R5"), f, first);
+                PartExport.write(Parcel.of(c, items(c), "R5"), f, first);
             }
             Keeping.keep(w, Keeping.pack(c, new FactsOnce(c).get(MeshesFact.MESHES).pieces(), 5, "for good", LocalDateTime.of(2026, 11, 26, 12, 0)));
             w.edit("everything else changes", s -> {
@@ -145,12 +149,32 @@ public class EditAndExportTest extends TempFolder {
         }
         try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
             Revision r5 = w.state().revisionsOf("avocet-blower", "p1").get(4);
+            String name = w.state().upgrade("avocet-blower").orElseThrow().name();
             Path again = Files.createDirectory(folder.resolve("again"));
             for (PartFormat f : PartFormats.forPrinting()) {
-                for (Path p : PartExport.write(new Parcel(Keeping.pieces(w, r5), r5.part(), "Blower carriage", r5.mark()), f, again)) {
+                for (Path p : PartExport.write(Keeping.parcel(w, r5, name), f, again)) {
                     assertEquals(Files.readAllBytes(p), Files.readAllBytes(folder.resolve("first").resolve(p.getFileName())), p.toString());
                 }
             }
+        }
+    }
+
+    /** Open packaging: the package names its small picture by a relationship, its kind by the ending; what it shows is of the part and not empty. */
+    @Test
+    public void aThreeMfCarriesASmallPicture() throws IOException {
+        Case c = blower(8);
+        Path p = PartExport.write(Parcel.of(c, items(c), "R5"), PartFormats.THREE_MF, folder).get(0);
+        try (ZipFile zip = new ZipFile(p.toFile())) {
+            String rels = new String(zip.getInputStream(zip.getEntry("_rels/.rels")).readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(rels.contains("relationships/metadata/thumbnail") && rels.contains("/Metadata/thumbnail.png"), rels);
+            assertTrue(new String(zip.getInputStream(zip.getEntry("[Content_Types].xml")).readAllBytes(), StandardCharsets.UTF_8).contains("Extension=\"png\""));
+            BufferedImage image = ImageIO.read(zip.getInputStream(zip.getEntry("Metadata/thumbnail.png")));
+            assertEquals(image.getWidth(), 256);
+            int seen = 0;
+            for (int i = 0; i < 256 * 256; i++) {
+                seen += image.getRGB(i % 256, i / 256) >>> 24 > 128 ? 1 : 0;
+            }
+            assertTrue(seen > 256 * 256 / 6 && seen < 256 * 256 * 5 / 6, seen + " of its points show the part");
         }
     }
 

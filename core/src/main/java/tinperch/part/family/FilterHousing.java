@@ -6,16 +6,19 @@ import java.util.Optional;
 import tinperch.part.Does;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
+import tinperch.part.bind.AccessRef;
 import tinperch.part.bind.CartridgeRef;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.block.AccessWindows;
+import tinperch.part.block.DateLabel;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.SnapArms;
 import tinperch.part.form.Cavity;
-import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
@@ -61,9 +64,12 @@ public final class FilterHousing implements PartFamily {
     public static final NumberParam BAR = NumberParam.length("cover.bar", COVER, "Grille bar", 0.8, 20, 2, "Width of a bar between two slots");
     public static final NumberParam SLOT = NumberParam.length("cover.slot", COVER, "Grille slot", 1, 30, 8, "At most so wide; a finger passes from about 8 on (common practice)");
     public static final SnapArms SNAP = new SnapArms(COVER);
+    public static final AccessWindows WINDOWS = new AccessWindows(BOX);
+    public static final DateLabel DATE = new DateLabel(COVER, "To be changed");
 
     public static final Role<CartridgeRef> CARTRIDGE = new Role<>("cartridge", CartridgeRef.KIND, "cartridge", "the cartridge with its foam as it comes", false, "cartridge-100");
     public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes round the fan or the grille", true, "fan-80");
+    public static final Role<AccessRef> ACCESS = new Role<>("access", AccessRef.KIND, "access", "what a hand must get to under it: by the machine's access zones", true, "");
 
     private static final int SIDES = 96;
     private static final int MOST_SLOTS = 80;
@@ -101,15 +107,17 @@ public final class FilterHousing implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(CARTRIDGE, MACHINE_SIDE);
+        return List.of(CARTRIDGE, MACHINE_SIDE, ACCESS);
     }
 
     @Override
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(WALL, BASE, PLENUM, INLET, PLAY, LEDGE, PRESSED, LAND));
+        all.addAll(WINDOWS.params());
         all.addAll(MOUNT.params());
         all.addAll(List.of(COVER_THICKNESS, BAR, SLOT));
         all.addAll(SNAP.params());
+        all.addAll(DATE.params());
         all.add(Marking.HEIGHT);
         return all;
     }
@@ -122,7 +130,7 @@ public final class FilterHousing implements PartFamily {
         if (card.equals(FIXED)) {
             return MOUNT.thread.of(v) + "×" + Quantity.plain(MOUNT.length.of(v), Unit.MM) + " where holes are bound";
         }
-        return card.equals(COVER) ? COVER_THICKNESS.show(v) + " thick, slots to " + SLOT.show(v) : "at most " + Marking.HEIGHT.show(v) + " high";
+        return card.equals(COVER) ? COVER_THICKNESS.show(v) + " thick, slots to " + SLOT.show(v) + (DATE.text(v).isEmpty() ? "" : ", to be changed " + DATE.text(v)) : "at most " + Marking.HEIGHT.show(v) + " high";
     }
 
     /** Foam pressed by a third, an inlet as wide as the plenum lets. */
@@ -164,6 +172,14 @@ public final class FilterHousing implements PartFamily {
             cuts.add(Leaf.extrusion("plenum", Profile.rectangle(0, 0, 2 * s.openX, 2 * s.openY), Placement.HERE, base, s.ledgeAt + 1));
         }
         cuts.addAll(windows);
+        PartForm.Mount site = new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE), false);
+        for (AccessWindows.Window w : WINDOWS.over(in, in.refs().of(ACCESS), site.frame(), s.outX + in.get(LAND), s.outY)) {
+            if (w.meets(s.outX, s.outY)) {
+                throw new PartProblem(WINDOWS.on, "The access to the " + w.name() + " lies over the cartridge: one cannot get there through it. Put the housing elsewhere on its site, or take a smaller cartridge.");
+            }
+            cuts.add(w.cut(base));
+        }
+        cuts.addAll(DATE.cuts(in, new Placement(new Vec3(s.outX, 0, s.top / 2), Vec3.Y, Vec3.Z, Vec3.X), 2 * s.outY, s.top));
         List<Cavity> cavities = new ArrayList<>();
         List<Screw> screws = new ArrayList<>();
         List<Held> held = new ArrayList<>(List.of(new Held(cartridge.name(), Leaf.extrusion("cartridge", Profile.rectangle(0, 0, cartridge.widthMm(), cartridge.heightMm()),
@@ -180,8 +196,7 @@ public final class FilterHousing implements PartFamily {
         Joint snap = SNAP.joint(in, "cover's arms");
         return new PartForm(List.of(box, lid), screws, held, List.of(snap, snap, new Joint.Seal("cartridge's foam", CARTRIDGE.id(), cartridge.foamMm(), in.get(PRESSED),
                 List.of(new Lever(PRESSED, 1, "foam pressed to")))), List.of(), dimensions(in, s),
-                Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn)))
-                        .orElse(Placement.HERE), false)));
+                Optional.of(site));
     }
 
     /** Heads have to stand in the plenum, and a driver has to come to them through the open box. */
@@ -191,9 +206,11 @@ public final class FilterHousing implements PartFamily {
         for (int i = 0; i < m.places().size(); i++) {
             double[] p = m.places().get(i);
             double over = Math.max(Math.abs(p[0]) + r - s.openX, Math.abs(p[1]) + r - s.openY);
-            if (over > 0) {
+            // Or beside the walls, on what is otherwise a land for tape.
+            boolean flange = Math.abs(p[0]) - r > s.outX && Math.abs(p[0]) + r < s.outX + in.get(LAND) && Math.abs(p[1]) + r < s.outY;
+            if (over > 0 && !flange) {
                 throw new PartProblem(LEDGE, "Hole " + holes.holes().get(i).label() + " needs " + Quantity.mm(over) + " more room than the plenum of " + Quantity.mm(2 * s.openX) + " × "
-                        + Quantity.mm(2 * s.openY) + " inside the ledge has; make the ledge narrower, move the pattern, or leave the holes out and use lands for tape.");
+                        + Quantity.mm(2 * s.openY) + " inside the ledge has; make the ledge narrower, move the pattern, or leave the holes out and use lands for tape; on lands as wide as the screws ask they may be too.");
             }
         }
     }

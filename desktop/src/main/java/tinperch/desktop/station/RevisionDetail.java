@@ -130,14 +130,13 @@ final class RevisionDetail extends VBox {
         Case made = desk.caseOf(upgrade().with(r.part()), r.partId()).map(c -> r.recipe().map(c::with).orElse(c)).orElse(null);
         desk.engine().work(() -> {
             try {
-                List<Item> items = Keeping.pieces(desk.workshop(), r);
-                if (items.isEmpty() && made != null) {
-                    items = Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces());
+                Parcel parcel = Keeping.parcel(desk.workshop(), r, upgrade().name());
+                if (parcel.items().isEmpty() && made != null) {
+                    parcel = Parcel.of(made, Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces()), r.mark());
                 }
-                if (items.isEmpty()) {
+                if (parcel.items().isEmpty()) {
                     return r.mark() + " cannot be made any more: its meshes were not kept.";
                 }
-                Parcel parcel = new Parcel(items, r.part(), upgrade().name(), r.mark());
                 for (PartFormat f : PartFormats.forPrinting()) {
                     PartExport.write(parcel, f, folder);
                 }

@@ -26,6 +26,7 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
+import tinperch.part.bind.AccessRef;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.MeshRef;
@@ -201,6 +202,9 @@ final class RolesPane extends GridPane {
                     all.add(new Option("site: " + s.name(), new Binding.AtSite(s.id())));
                 }
             }
+        }
+        if (role.kind().equals(AccessRef.KIND)) {
+            return List.of();
         }
         if (role.kind().equals(MeshRef.KIND)) {
             for (Model m : machine().models()) {

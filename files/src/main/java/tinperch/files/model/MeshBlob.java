@@ -42,9 +42,17 @@ public record MeshBlob(String id, byte[] bytes) {
         } finally {
             quick.end();
         }
+        return new MeshBlob(id(b.array()), out.toByteArray());
+    }
+
+    /** A small picture kept beside meshes; its bytes as they are. */
+    public static MeshBlob ofPicture(byte[] png) {
+        return new MeshBlob(id(png), png);
+    }
+
+    private static String id(byte[] bytes) {
         try {
-            byte[] sum = MessageDigest.getInstance("SHA-256").digest(b.array());
-            return new MeshBlob(HexFormat.of().formatHex(sum, 0, 16), out.toByteArray());
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes), 0, 16);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("Every Java has SHA-256", e);
         }

@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -24,6 +25,7 @@ import tinperch.solid.SinglePrecision;
 public final class ThreeMfFile {
     static final String CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
     private static final String MODEL_PATH = "3D/3dmodel.model";
+    private static final String PICTURE_PATH = "Metadata/thumbnail.png";
 
     private ThreeMfFile() {}
 
@@ -72,7 +74,7 @@ public final class ThreeMfFile {
 
     /** Writes one mesh in millimetres. */
     public static void write(Mesh mesh, String name, Map<String, String> metadata, OutputStream out) throws IOException {
-        write(List.of(new Item(name, mesh, 1)), name, metadata, out);
+        write(List.of(new Item(name, mesh, 1)), name, metadata, Optional.empty(), out);
     }
 
     /**
@@ -80,18 +82,26 @@ public final class ThreeMfFile {
      *
      * @param title of the whole
      * @param metadata further entries by their names in the core specification ("Description", "CreationDate" …)
+     * @param picture a small picture of it, PNG
      */
-    public static void write(List<Item> items, String title, Map<String, String> metadata, OutputStream out) throws IOException {
+    public static void write(List<Item> items, String title, Map<String, String> metadata, Optional<byte[]> picture, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
         entry(zip, "[Content_Types].xml", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
                 + "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
                 + "<Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
                 + "<Default Extension=\"model\" ContentType=\"application/vnd.ms-package.3dmanufacturing-3dmodel+xml\"/>"
-                + "</Types>");
+                + (picture.isPresent() ? "<Default Extension=\"png\" ContentType=\"image/png\"/>" : "") + "</Types>");
         entry(zip, "_rels/.rels", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
                 + "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
                 + "<Relationship Target=\"/" + MODEL_PATH + "\" Id=\"rel0\" "
-                + "Type=\"http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel\"/></Relationships>");
+                + "Type=\"http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel\"/>"
+                + (picture.isPresent() ? "<Relationship Target=\"/" + PICTURE_PATH + "\" Id=\"rel1\" Type=\"http://schemas.openxmlformats.org/package/2006/relationships/metadata/thumbnail\"/>" : "")
+                + "</Relationships>");
+        if (picture.isPresent()) {
+            zip.putNextEntry(stamped(PICTURE_PATH));
+            zip.write(picture.get());
+            zip.closeEntry();
+        }
         zip.putNextEntry(stamped(MODEL_PATH));
         try {
             XMLStreamWriter xml = XMLOutputFactory.newFactory().createXMLStreamWriter(zip, "UTF-8");

@@ -37,14 +37,21 @@ public final class Keeping {
             blobs.add(blob);
             pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
         }
+        MeshBlob picture = MeshBlob.ofPicture(Thumbnail.png(made.stream().map(MeshesFact.Made::mesh).toList()));
+        blobs.add(picture);
         return new Packed(new Revision(c.upgrade().id(), c.part().id(), number, at.truncatedTo(ChronoUnit.SECONDS), reason, c.part(),
-                Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW, c.key().hex()), blobs);
+                Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW, c.key().hex(), picture.id()), blobs);
     }
 
     /** Keeps a packed revision as one undoable edit. */
     public static void keep(Workshop workshop, Packed packed) {
         packed.blobs().forEach(workshop::keep);
         workshop.edit("keep " + packed.revision().mark(), s -> s.with(packed.revision()));
+    }
+
+    /** A kept revision as it is written: its meshes and its picture as they were. */
+    public static Parcel parcel(Workshop workshop, Revision r, String upgradeName) throws FileFault {
+        return new Parcel(pieces(workshop, r), r.part(), upgradeName, r.mark(), Optional.empty(), () -> Optional.of(r.pictureId()).filter(id -> !id.isEmpty()).flatMap(workshop::meshBytes));
     }
 
     /**

@@ -72,7 +72,7 @@ public final class SharedFile {
         Map<String, byte[]> meshes = new LinkedHashMap<>();
         TreeSet<String> ids = new TreeSet<>();
         state.machines().forEach(m -> m.models().stream().map(Model::meshId).forEach(ids::add));
-        state.revisions().forEach(r -> r.pieces().forEach(p -> ids.add(p.meshId())));
+        state.revisions().forEach(r -> ids.addAll(r.blobIds()));
         ids.forEach(id -> meshBytes.apply(id).ifPresent(b -> meshes.put(id, b)));
         SafeWrite.write(target, out -> {
             if (meshes.isEmpty()) {

@@ -61,8 +61,7 @@ public final class Sharing {
                     machines.getOrDefault(u.hostMachineId(), u.hostMachineId())));
         }
         for (Revision r : other.revisions()) {
-            s = s.with(new Revision(upgrades.getOrDefault(r.upgradeId(), r.upgradeId()), r.partId(), r.number(), r.keptAt(), r.reason(), r.part(), r.recipe(),
-                    machines.getOrDefault(r.hostMachineId(), r.hostMachineId()), r.pieces(), r.life()));
+            s = s.with(r.of(upgrades.getOrDefault(r.upgradeId(), r.upgradeId()), machines.getOrDefault(r.hostMachineId(), r.hostMachineId())));
         }
         return s;
     }

@@ -73,7 +73,7 @@ public class ReadModelTest extends TempFolder {
     public void everyObjectOfABuildIsAModelOfItsOwn() throws IOException {
         Path p = folder.resolve("set.3mf");
         try (OutputStream out = Files.newOutputStream(p)) {
-            ThreeMfFile.write(List.of(new ThreeMfFile.Item("frame", box(40, 30, 10), 1), new ThreeMfFile.Item("clip", box(8, 4, 2), 3)), "set", java.util.Map.of(), out);
+            ThreeMfFile.write(List.of(new ThreeMfFile.Item("frame", box(40, 30, 10), 1), new ThreeMfFile.Item("clip", box(8, 4, 2), 3)), "set", java.util.Map.of(), java.util.Optional.empty(), out);
         }
         List<ReadModel> all = ReadModel.of(p, s -> true);
         assertEquals(all.stream().map(ReadModel::name).toList(), List.of("frame", "clip"));
