@@ -98,4 +98,36 @@ public class FanBracketTest {
             assertTrue(a.form().isEmpty() && a.problem().matches(".*\\d.* mm.*"), a.problem());
         }
     }
+
+    /** Two fans of 40 with 2 between them: as one wall, both openings, eight screws; nothing stops. */
+    @Test
+    public void twoFansStandSideBySide() {
+        Case c = bracket(PLAIN.with(FanBracket.FANS, 2.0));
+        double opening = 72 * Math.tan(Math.PI / 72) * 18.5 * 18.5 * 5;
+        double holes = 8 * 48 * Math.tan(Math.PI / 48) * 1.7 * 1.7 * 5;
+        double slots = 2 * (3.4 * 8 + Math.PI * 1.7 * 1.7) * 5;
+        assertEquals(PartExamples.mesh(c).volumeMm3(), 86 * 5 * 51 + 86 * 24 * 5 - 2 * opening - holes - slots, 2.5);
+        for (double x : new double[] {-21, 21}) {
+            assertEquals(rays(c).hits(new Vec3(x + 0.2, -20, 29.1), Vec3.Y).size(), 0, "the air goes through at " + x);
+            assertEquals(rays(c).hits(new Vec3(x + 16, -20, 29 + 16), Vec3.Y).size(), 0, "and its screw");
+        }
+        assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).map(f -> f.what() + f.why()).toList().toString(), "[]");
+        assertEquals(new FactsOnce(c).get(FormFact.FORM).form().orElseThrow().air().size(), 2);
+    }
+
+    /** A clip of 3 and a holder of 9, each with a mouth of seven tenths, beside the wall's ends at 22. */
+    @Test
+    public void wiresAreHeldBesideTheWall() {
+        Case c = bracket(PLAIN.with(FanBracket.WIRE.bore, 3.0).with(FanBracket.HARNESS.bore, 9.0).with(FanBracket.HARNESS.high, 20.0));
+        assertEquals(PartExamples.mesh(c).openEdges(), 0);
+        Rays r = rays(c);
+        double clip = 22 + 3.5 - 0.6;
+        double holder = -22 - 6.5 + 0.6;
+        assertEquals(r.hits(new Vec3(clip, 2.5, -5), Vec3.Z).size(), 0, "the wire goes through");
+        assertEquals(r.hits(new Vec3(holder, 2.5, -5), Vec3.Z).size(), 0);
+        assertEquals(r.hits(new Vec3(clip, 2.5, 5), Vec3.Y).size(), 0, "and in from behind");
+        assertEquals(2 * r.hits(new Vec3(holder, 2.5 + 6, 15), Vec3.X).get(0).distanceMm(), 6.3, 1e-6, "through a mouth narrower than the bundle");
+        assertEquals(r.hits(new Vec3(holder, 2.5, 15), Vec3.Y.times(-1)).get(0).distanceMm(), 4.5, 0.02);
+        assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).map(f -> f.what() + f.why()).toList().toString(), "[]");
+    }
 }

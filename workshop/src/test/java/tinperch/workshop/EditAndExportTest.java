@@ -67,7 +67,7 @@ public class EditAndExportTest extends TempFolder {
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
         List<Path> files = PartExport.writeAll(state, state.shop(models), PartFormats.forPrinting(), folder.resolve("out"));
         // Sixteen parts, five of them in two pieces: an STL a piece, a 3MF a part.
-        assertEquals(files.size(), 26 + 20);
+        assertEquals(files.size(), 27 + 21);
         assertEquals(new HashSet<>(files).size(), files.size(), "no part takes another's name");
         for (Path p : files) {
             byte[] bytes = Files.readAllBytes(p);

@@ -13,10 +13,11 @@ import tinperch.part.bind.Role;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.StandingRow;
+import tinperch.part.block.WireHolder;
 import tinperch.part.form.AirPath;
 import tinperch.part.form.Cavity;
-import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
@@ -40,12 +41,13 @@ import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
- * A bracket for an axial fan: a wall it is screwed to, and a foot with slots on what carries it, so that it can be moved to and fro before it is
+ * A bracket for an axial fan, or two side by side: a wall they are screwed to, and a foot with slots on what carries it, so that it can be moved to and fro before it is
  * tightened. Ledges hold the fan while its screws go in. The foot lies on z = 0; the fan is before the wall, at y below 0, and blows along y.
  */
 public final class FanBracket implements PartFamily {
     private static final Card WALL_CARD = new Card("wall", "Wall");
     private static final Card FAN_CARD = new Card("fan", "Holds: the fan");
+    private static final Card WIRES_CARD = new Card("wires", "Holds: wires");
     private static final Card FOOT_CARD = new Card("foot", "Foot");
     private static final Card FIXED_CARD = new Card("mount", "Holds: machine side");
 
@@ -60,6 +62,10 @@ public final class FanBracket implements PartFamily {
     public static final NumberParam LONG = NumberParam.length("foot.length", FOOT_CARD, "Foot's length", 6, 200, 24, "Behind the wall");
     public static final NumberParam RIB = NumberParam.length("foot.rib", FOOT_CARD, "Ribs", 0, 20, 3, "Thickness of those at both ends, from foot to wall; 0 for none");
     public static final NumberParam RIB_HIGH = NumberParam.length("foot.rib.high", FOOT_CARD, "Ribs' height", 3, 200, 20, "Up the wall");
+    public static final NumberParam FANS = NumberParam.count("fan.count", FAN_CARD, "Fans", 1, 2, 1, "Two of the same side by side");
+    public static final NumberParam BETWEEN = NumberParam.length("fan.between", FAN_CARD, "Between the fans", 0, 200, 2, "From frame to frame, where there are two");
+    public static final WireHolder WIRE = new WireHolder(WIRES_CARD, "wire", "Wire clip", "The fan's own cable is pressed into it");
+    public static final WireHolder HARNESS = new WireHolder(WIRES_CARD, "harness", "Harness holder", "For the bundle that what was there before used to hold");
     public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", FIXED_CARD, SeatKind.LOOSE_NUT, 0, 3, 12, 8);
 
     public static final Role<FanRef> FAN = new Role<>("fan", FanRef.KIND, "fan", "the axial fan with its holes and its opening", false, "fan-40x10");
@@ -99,7 +105,10 @@ public final class FanBracket implements PartFamily {
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(WALL, RIM, LIFT, OPENING, ROOFS));
         all.addAll(SCREWS.params());
-        all.addAll(List.of(LEDGE, FOOT, LONG, RIB, RIB_HIGH));
+        all.addAll(List.of(LEDGE, FANS, BETWEEN));
+        all.addAll(WIRE.params());
+        all.addAll(HARNESS.params());
+        all.addAll(List.of(FOOT, LONG, RIB, RIB_HIGH));
         all.addAll(MOUNT.params());
         all.add(Marking.HEIGHT);
         return all;
@@ -112,6 +121,9 @@ public final class FanBracket implements PartFamily {
         }
         if (card.equals(FAN_CARD)) {
             return SCREWS.thread.of(v) + "×" + Quantity.plain(SCREWS.length.of(v), Unit.MM) + (LEDGE.of(v) > 0 ? ", ledges " + LEDGE.show(v) : "");
+        }
+        if (card.equals(WIRES_CARD)) {
+            return (WIRE.bore.of(v) > 0 ? "clip " + WIRE.bore.show(v) : "no clip") + (HARNESS.bore.of(v) > 0 ? ", holder " + HARNESS.bore.show(v) : ", no holder");
         }
         if (card.equals(FOOT_CARD)) {
             return FOOT.show(v) + " thick, " + LONG.show(v) + " long";
@@ -153,7 +165,8 @@ public final class FanBracket implements PartFamily {
         ScrewRow mount = new ScrewRow(MOUNT, in, in.get(MACHINE_SIDE), "part", FOOT, false);
         StandingRow mounted = new StandingRow(mount, Placement.at(0, wall + in.get(LONG) / 2, 0));
         double widest = mount.places().stream().mapToDouble(p -> Math.abs(p[0])).max().orElse(0) + mount.cutRadiusMm() + LEFT_MM + in.get(RIB);
-        double half = Math.max(fan.frameMm() / 2 + in.get(RIM) + in.get(RIB), widest);
+        double half = Math.max(Math.abs(fans(in, fan)[0]) + fan.frameMm() / 2 + in.get(RIM) + in.get(RIB), widest);
+        double[] at = fans(in, fan);
         if (in.get(OPENING) > fan.frameMm()) {
             throw new PartProblem(OPENING, "An opening of Ø " + Quantity.mm(in.get(OPENING)) + " is wider than the fan of " + Quantity.mm(fan.frameMm()) + "; make it at most that.");
         }
@@ -161,7 +174,7 @@ public final class FanBracket implements PartFamily {
         if (reach > in.get(LONG) / 2) {
             throw new PartProblem(LONG, "The slots reach " + Quantity.mm(reach - in.get(LONG) / 2) + " beyond the foot; make it at least " + Quantity.mm(Math.ceil(2 * reach)) + " long, or the way to and fro shorter.");
         }
-        ScrewRow row = new ScrewRow(SCREWS, in, holes, "part", WALL, false);
+        ScrewRow row = new ScrewRow(SCREWS, in, all(holes, at), "part", WALL, false);
         StandingRow standing = new StandingRow(row, new Placement(new Vec3(0, 0, middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y));
         List<Solid> body = new ArrayList<>(List.of(box("wall", -half, half, 0, wall, 0, top), box("foot", -half, half, 0, end, 0, foot)));
         body.addAll(standing.bosses());
@@ -177,28 +190,58 @@ public final class FanBracket implements PartFamily {
         if (ledge > 0) {
             double under = foot + in.get(LIFT);
             for (int side : new int[] {-1, 1}) {
-                double x = side * (fan.frameMm() / 2 - 4);
-                body.add(along(side < 0 ? "ledge A" : "ledge B", x - 3, x + 3, bracket(ledge + row.standoffMm(), under, wall / 2)));
+                for (double middleX : at) {
+                    double x = middleX + side * (fan.frameMm() / 2 - 4);
+                    body.add(along(side < 0 ? "ledge A" : "ledge B", x - 3, x + 3, bracket(ledge + row.standoffMm(), under, wall / 2)));
+                }
             }
         }
         List<Solid> cuts = new ArrayList<>(standing.cuts(in.get(LONG), in.get(ROOFS)));
         cuts.addAll(mounted.cuts(top, false));
-        Cavity air = Cavity.hole("opening", "opening", "opening", new Placement(new Vec3(0, 0, middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), in.get(OPENING), wall);
-        cuts.add(Leaf.extrusion("opening", Profile.hole(0, 0, in.get(OPENING), SIDES), air.axis(), -row.standoffMm() - BEYOND_MM, wall + BEYOND_MM));
+        for (WireHolder.Made w : List.of(WIRE.beside(in, half, 1, wall / 2), HARNESS.beside(in, -half, -1, wall / 2))) {
+            body.addAll(w.bodies());
+            cuts.addAll(w.cuts());
+        }
         List<Cavity> cavities = new ArrayList<>(standing.cavities());
         cavities.addAll(mounted.cavities());
-        cavities.add(air);
+        List<Held> held = new ArrayList<>();
+        List<AirPath> ways = new ArrayList<>();
+        double ring = fan.ringMm() > 0 ? fan.ringMm() : in.get(OPENING);
+        for (double x : at) {
+            String of = at.length == 1 ? "" : x < 0 ? " left" : " right";
+            Placement face = new Placement(new Vec3(x, 0, middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y);
+            Cavity air = Cavity.hole("opening" + of, "opening" + of, "opening" + of, face, in.get(OPENING), wall);
+            cuts.add(Leaf.extrusion("opening" + of, Profile.hole(0, 0, in.get(OPENING), SIDES), face, -row.standoffMm() - BEYOND_MM, wall + BEYOND_MM));
+            cavities.add(air);
+            held.add(new Held(fan.name() + of, Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
+                    new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), 0, fan.depthMm()), 0.05));
+            ways.add(new AirPath("air of the " + fan.name() + of, Math.PI * ring * ring / 4, Math.PI * in.get(OPENING) * in.get(OPENING) / 4, face,
+                    List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø"))));
+        }
+        held.add(mounted.heldThing());
         List<Screw> screws = new ArrayList<>(standing.screws());
         screws.addAll(mounted.screws());
-        double front = -row.standoffMm();
-        Held held = new Held(fan.name(), Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
-                new Placement(new Vec3(0, front - fan.depthMm(), middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), 0, fan.depthMm()), 0.05);
-        double ring = fan.ringMm() > 0 ? fan.ringMm() : in.get(OPENING);
-        AirPath way = new AirPath("air of the " + fan.name(), Math.PI * ring * ring / 4, Math.PI * in.get(OPENING) * in.get(OPENING) / 4, air.axis(),
-                List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø")));
         Placement site = mounted.up().times(Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -mount.standoffMm()).turnedDeg(in.get(MOUNT.turn)));
-        return PartForm.of(Piece.only("bracket", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(standing, mounted)), screws, List.of(held, mounted.heldThing()),
-                dimensions(in, half, middle, top, end), Optional.of(new PartForm.Mount(site, false))).withAir(List.of(way));
+        return PartForm.of(Piece.only("bracket", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(standing, mounted)), screws, held,
+                dimensions(in, half, at[at.length - 1], middle, top, end), Optional.of(new PartForm.Mount(site, false))).withAir(ways);
+    }
+
+    /** Middles of the fans along x. */
+    private static double[] fans(PartInputs in, FanRef fan) {
+        double apart = fan.frameMm() + in.get(BETWEEN);
+        return in.get(FANS) > 1.5 ? new double[] {-apart / 2, apart / 2} : new double[] {0};
+    }
+
+    /** The holes of all of them as one row. */
+    private static HolesRef all(HolesRef one, double[] at) {
+        List<HolesRef.Hole> all = new ArrayList<>();
+        for (int i = 0; i < at.length; i++) {
+            // The row's x runs against the part's.
+            double x = -at[i];
+            String of = at.length == 1 ? "" : String.valueOf(i + 1);
+            one.holes().forEach(h -> all.add(new HolesRef.Hole(of + h.label(), x + h.xMm(), h.yMm(), h.diameterMm())));
+        }
+        return new HolesRef(one.name(), all, one.squareAssumed(), one.known());
     }
 
     private static List<Reach> reaches(StandingRow standing, StandingRow mounted) {
@@ -211,9 +254,9 @@ public final class FanBracket implements PartFamily {
         return all;
     }
 
-    private static List<Dimension> dimensions(PartInputs in, double half, double middle, double top, double end) {
+    private static List<Dimension> dimensions(PartInputs in, double half, double at, double middle, double top, double end) {
         return List.of(Dimension.across(View.TOP, -half, 0, 0, half, 0, 0, -14, null), Dimension.up(View.TOP, half, in.get(WALL), 0, half, end, 0, 10, LONG),
-                Dimension.up(View.FRONT, -half, 0, 0, -half, 0, top, -14, null), Dimension.across(View.FRONT, -in.get(OPENING) / 2, 0, middle, in.get(OPENING) / 2, 0, middle, top - middle + 8, OPENING),
+                Dimension.up(View.FRONT, -half, 0, 0, -half, 0, top, -14, null), Dimension.across(View.FRONT, at - in.get(OPENING) / 2, 0, middle, at + in.get(OPENING) / 2, 0, middle, top - middle + 8, OPENING),
                 Dimension.up(View.SIDE, 0, end, 0, 0, end, in.get(FOOT), 10, FOOT), Dimension.across(View.SIDE, 0, 0, top, 0, in.get(WALL), top, 8, WALL));
     }
 }

@@ -66,6 +66,7 @@ final class DemoSheets {
                 "in.y", 45.9, "tallest", 14, "tails", 2.1);
         d.sheet("curlew-stir", "pair", "rear wall, two holes", 3, "out", 23.38, "in", 16.62);
         d.sheet("curlew-stir-fan", "fan", "stirring fan", 2, "frame", 40.02, "outside", 36.32, "inside", 27.7, "depth", 20.1, "ring", 37.8, "hub", 22.6);
+        d.sheet("curlew-blower", "blower", "radial fan at the tool", 2, "frame", 51.1, "depth", 15.05, "mouth", 19.9, "mouth.depth", 14.95);
         d.sheet("curlew-door", "outline", "door panel", 2, "length", 420.2, "width", 380.1, "thickness", 4.05, "diagonal", 567.4);
         return d.machine;
     }

@@ -129,6 +129,7 @@ final class DemoSurroundings {
         read(Along.Z, "hot block", End.Where.LOW, "tool plate", End.Where.LOW, 14.00);
         read(Along.Z, "bed", End.Where.HIGH, "lid", End.Where.LOW, 142.00);
         space = space.with(new Neighbour("n" + ++number, "lamp light", "", Kind.LIGHT, Form.CONE, new Vec3(60, 240, 60), new Vec3(170, 90, 66), "z", 0, 0).going("-z"));
+        space = space.with(new Site("s" + ++number, "left of the tool, blower's outlet", "carriage", new Vec3(-50, -12, 62), Vec3.Z.times(-1), 0, 0.8, ""));
         site("rear wall, fan", "", 148, 370, -120, Vec3.Y, 0.5, "curlew-filter.mount");
         site("rear wall, low", "", 100, 364, -200, Vec3.Y.times(-1), 0.5, "curlew-stir");
         site("right wall, inner face", "", 365, 220, -60, Vec3.X.times(-1), 0.5, "");

@@ -20,12 +20,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import tinperch.machine.Machine;
+import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.measure.PatternSheet;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
+import tinperch.part.family.BlowerDuct;
 import tinperch.part.family.BoardMount;
 import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.EdgeClip;
@@ -69,6 +71,7 @@ final class DemoUpgrades {
         lampMount();
         filterBox();
         stirring();
+        ribCooling();
         lampDriver();
         doorLatch();
         wireTension();
@@ -103,6 +106,10 @@ final class DemoUpgrades {
 
     private String site(String machineId, String name) {
         return state.machine(machineId).orElseThrow().surroundings().sites().stream().filter(s -> s.name().equals(name)).map(Site::id).findFirst().orElseThrow();
+    }
+
+    private String neighbour(String machineId, String name) {
+        return state.machine(machineId).orElseThrow().surroundings().neighbours().stream().filter(n -> n.name().equals(name)).map(Neighbour::id).findFirst().orElseThrow();
     }
 
     private void revision(String upgradeId, int number, LocalDateTime at, String reason, Values v, String material, double hours, Revision.End end, String note) {
@@ -246,6 +253,14 @@ final class DemoUpgrades {
                         .bound("mount", new Binding.OnSheet("curlew-stir", "")).atSite(site("curlew", "rear wall, low")));
     }
 
+    private void ribCooling() {
+        Values v = Values.START.with(BlowerDuct.OUTLETS.tilt, 75.0).with(BlowerDuct.OUTLETS.distance, 32.0).with(BlowerDuct.OUTLETS.width, 28.0).with(BlowerDuct.OUTLETS.height, 6.0);
+        upgrade("curlew-blower", "curlew", "Air on the tip", LocalDate.of(2026, 11, 20),
+                new Trouble("The radial fan blows past the nozzle into the chamber; ribs of PETG droop on the side away from it.", "droop of a rib leaning by 60°", "0.9 mm"), "curlew",
+                PartDesign.of(FIRST, "blower-duct", "Nozzle duct", v).withMaterial("ABS").bound("fan", new Binding.OnSheet("curlew-blower", ""))
+                        .bound("aim", new Binding.OfNeighbour(neighbour("curlew", "hot block"))).atSite(site("curlew", "left of the tool, blower's outlet")));
+    }
+
     private void lampDriver() {
         upgrade("curlew-driver", "curlew", "The lamp's driver on the wall", LocalDate.of(2026, 11, 15),
                 new Trouble("The driver board dangles on its wires behind the lamp and gets the chamber's whole heat from all sides.", "board after an hour of ABS", "71 °C"), "curlew",
@@ -274,7 +289,7 @@ final class DemoUpgrades {
     }
 
     private void secondWire() {
-        Values v = Values.START.with(WheelCarriage.SPACER, 10.0).with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.held, 20.0).with(WheelCarriage.RIDE.axles.length, 35.0)
+        Values v = Values.START.with(WheelCarriage.RIDE.spacer, 10.0).with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.held, 20.0).with(WheelCarriage.RIDE.axles.length, 35.0)
                 .with(WheelCarriage.CARRIED.thread, "M4").with(WheelCarriage.CARRIED.boss, 12.8).with(WheelCarriage.CARRIED.standoff, 9.0).with(WheelCarriage.CARRIED.length, 10.0).with(WheelCarriage.RIDE.apart, 64.0);
         upgrade("ruff-second", "ruff", "A carriage for a second wire", LocalDate.of(2026, 11, 18),
                 new Trouble("Long wedges are cut twice and never match: a second wire beside the first would cut both faces at once.", "step between the two cuts", "1.6 mm"), "curlew",

@@ -13,7 +13,7 @@ import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.solid.view.Camera;
 import tinperch.solid.view.FeatureEdges;
-import tinperch.solid.view.Hands;
+import tinperch.solid.kernel.Hands;
 import tinperch.solid.view.Rasteriser;
 import tinperch.solid.view.Scene;
 
