@@ -126,7 +126,7 @@ public class FanBracketTest {
         assertEquals(r.hits(new Vec3(clip, 2.5, -5), Vec3.Z).size(), 0, "the wire goes through");
         assertEquals(r.hits(new Vec3(holder, 2.5, -5), Vec3.Z).size(), 0);
         assertEquals(r.hits(new Vec3(clip, 2.5, 5), Vec3.Y).size(), 0, "and in from behind");
-        assertEquals(2 * r.hits(new Vec3(holder, 2.5 + 6, 15), Vec3.X).get(0).distanceMm(), 6.3, 1e-6, "through a mouth narrower than the bundle");
+        assertEquals(2 * r.hits(new Vec3(holder, 2.5 + 5, 15), Vec3.X).get(0).distanceMm(), 6.3, 1e-6, "through a mouth narrower than the bundle");
         assertEquals(r.hits(new Vec3(holder, 2.5, 15), Vec3.Y.times(-1)).get(0).distanceMm(), 4.5, 0.02);
         assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).map(f -> f.what() + f.why()).toList().toString(), "[]");
     }
