@@ -147,6 +147,6 @@ public final class ScrewLengthCheck implements Check {
     }
 
     private static Remedy use(Screw k, double length, String label) {
-        return Remedy.of(label, new Change.Set<>(k.lengthParam(), length));
+        return Remedy.of(label, k.featureId().isEmpty() ? new Change.Set<>(k.lengthParam(), length) : new Change.SetOnFeature<>(k.featureId(), k.lengthParam(), length));
     }
 }

@@ -86,7 +86,7 @@ public final class MeshesFact implements Fact<MeshesFact.Answer> {
         List<Made> all = new ArrayList<>();
         for (Made m : bare.pieces()) {
             facts.stop().check();
-            all.add(Marking.on(m.mesh(), text, height).map(mark -> engraved(m, mark)).orElse(m));
+            all.add(Marking.on(m.mesh(), m.piece().marked(text), height).map(mark -> engraved(m, mark)).orElse(m));
         }
         return new Answer(all, bare.problem());
     }

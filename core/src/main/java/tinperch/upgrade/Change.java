@@ -22,6 +22,14 @@ public sealed interface Change {
         }
     }
 
+    /** Sets a parameter of a feature somebody placed. */
+    record SetOnFeature<T>(String featureId, Param<T> param, T value) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.part().features().stream().filter(f -> f.id().equals(featureId)).findFirst().map(f -> d.with(d.part().with(f.with(param.set(f.values(), value))))).orElse(d);
+        }
+    }
+
     /** Sets all values at once: another way to lay the part out. */
     record Layout(Values values) implements Change {
         @Override

@@ -6,6 +6,7 @@ import tinperch.part.feature.AvoidingKind;
 import tinperch.part.feature.FeatureKind;
 import tinperch.part.feature.kind.AvoidFeature;
 import tinperch.part.feature.kind.BossFeature;
+import tinperch.part.feature.kind.DovetailFeature;
 import tinperch.part.feature.kind.DowelFeature;
 import tinperch.part.feature.kind.EdgeFeature;
 import tinperch.part.feature.kind.FlangeFeature;
@@ -30,6 +31,7 @@ public final class FeatureKinds {
             new RibFeature(),
             new FlangeFeature(),
             new DowelFeature(),
+            new DovetailFeature(),
             new SnapHookFeature(),
             new TiePairFeature(),
             new EdgeFeature(),

@@ -117,13 +117,8 @@ public class FamilyContractTest {
             Values blocks = Values.START.with(WheelCarriage.RIDE.on, CarriageRide.On.BLOCKS).with(WheelCarriage.RIDE.rows, 60.0);
             all.addAll(List.of(blocks.with(WheelCarriage.RIDE.blocks.standoff, 4.0), blocks.with(WheelCarriage.RIDE.blocks.seat, SeatKind.INSERT)));
         }
-        for (Param<?> p : f.params()) {
-            if (p instanceof ChoiceParam<?> || p instanceof SwitchParam) {
-                all.addAll(others(p, Values.START));
-            } else if (p instanceof NumberParam n && n.start() == 0 && n.holds(4)) {
-                all.add(n.set(Values.START, 4.0));
-            }
-        }
+        f.params().stream().filter(p -> p instanceof NumberParam n && n.start() == 0 && n.holds(4)).map(NumberParam.class::cast).forEach(n -> all.add(n.set(Values.START, 4.0)));
+        f.params().stream().filter(ChoiceParam.class::isInstance).forEach(p -> all.addAll(others(p, Values.START)));
         for (Param<?> p : f.params()) {
             if (p instanceof SwitchParam) {
                 // All of them with the switch the other way too; where that gets too many, the first few.

@@ -11,6 +11,14 @@ import java.util.Comparator;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.check.Remedy;
+import tinperch.part.form.PartsList;
+import tinperch.fact.FormFact;
+import tinperch.check.Finding;
+import tinperch.fact.FactsOnce;
+import tinperch.upgrade.Draft;
+import tinperch.part.feature.kind.DovetailFeature;
+import tinperch.upgrade.Change;
 import tinperch.part.feature.kind.NutPocketFeature;
 import tinperch.hardware.Fits;
 import tinperch.check.Severity;
@@ -248,5 +256,43 @@ public class FeatureVocabularyTest {
         double taken = taken(feature(new TiePairFeature(), TOP.at(0, 28), Values.START));
         assertEquals(taken, 2 * 8 * (run * wide + Math.PI * wide * wide / 4), 2 * 8 * 0.12, "a rectangle and a circle each");
         assertTrue(taken > 2 * 8 * (run * wide + round) - 1e-6);
+    }
+
+    /** A tail 20 long of 8 at the face and 4 deep, flanks of 15° and 2°: a trapezium that grows evenly; its socket is as much wider as was asked for. */
+    @Test
+    public void aDovetailByHandSlidesIntoItsSocket() {
+        double flank = Math.tan(Math.toRadians(15));
+        double taper = Math.tan(Math.toRadians(2));
+        // Mean width at the face 8 + 20 · tan 2°, at the end 2 · 4 · tan 15° more.
+        double mean = 8 + 20 * taper;
+        double tail = -taken(feature(new DovetailFeature(), TOP.at(0, 10), Values.START));
+        assertEquals(tail, 20 * 4 * (mean + 4 * flank), 1e-6);
+        double socket = taken(feature(new DovetailFeature(), SIDE, DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.LENGTH, 8.0).with(DovetailFeature.CLEARANCE, 0.1), "socket")));
+        double wide = 8 + 8 * taper + 0.2;
+        assertEquals(socket, 8 * 4.1 * (wide + 4.1 * flank), 1e-6, "right through the plate of 8");
+        Case c = with(feature(new DovetailFeature(), TOP.at(0, 10), DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.CLEARANCE, 0.3), "socket")));
+        assertEquals(find(c, "dovetail.0").severity(), Severity.LOOK, "0.3 rattles");
+        assertTrue(find(with(feature(new DovetailFeature(), TOP, DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.DEPTH, 9.0), "socket"))), "feature.f1").why().contains("through the wall of 8 mm"));
+    }
+
+    /** A plate of 8 and 3 behind it, a nut of 2.4 and a turn of 0.5 beyond (ISO 4032): 13.9 at least; 12 is short, the drawer's 16 is right. */
+    @Test
+    public void aHandPlacedHolesScrewIsJudgedAndListed() {
+        Values v = Values.START.with(HoleFeature.SCREW, 12.0).with(Copies.COLUMNS, 2.0).with(Copies.COLUMN_STEP, 9.0);
+        Case c = with(feature(new HoleFeature(), TOP.at(0, 10), v));
+        Finding f = find(c, "screw.f1");
+        assertEquals(f.severity(), Severity.STOP);
+        assertEquals(f.margin().orElseThrow().limit(), 13.9, 1e-9);
+        Remedy use = f.remedies().stream().filter(r -> r.label().equals("use M3×16")).findFirst().orElseThrow();
+        Draft next = Change.all(c.draft(), use.changes());
+        assertEquals(HoleFeature.SCREW.of(next.part().features().get(0).values()), 16.0);
+        Case cured = c.after(next);
+        assertEquals(find(cured, "screw.f1").severity(), Severity.FINE);
+        String list = PartsList.of(new FactsOnce(cured).get(FormFact.FORM).form().orElseThrow()).toString();
+        String without = PartsList.of(new FactsOnce(with()).get(FormFact.FORM).form().orElseThrow()).toString();
+        assertTrue(!list.equals(without) && list.contains("M3×16"), list);
+        // Let in by 3 it clamps 3 less.
+        assertEquals(find(with(feature(new HoleFeature(), TOP.at(0, 10), HoleFeature.HEAD.typed(v, "cap head"))), "screw.f1").margin().orElseThrow().limit(), 10.9, 1e-6);
+        assertTrue(PartExamples.findings(with(feature(new HoleFeature(), TOP.at(0, 10), Values.START))).stream().noneMatch(x -> x.id().equals("screw.f1")), "none was asked for");
     }
 }

@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.testng.annotations.Test;
+import tinperch.part.block.Hand;
 import tinperch.part.form.Screw;
 import tinperch.solid.Placement;
 import tinperch.part.form.Piece;
@@ -20,6 +21,7 @@ import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.FormFact;
+import tinperch.fact.MeshesFact;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
@@ -74,14 +76,14 @@ public class FrameBraceTest {
     @Test
     public void theOtherSideIsItsMirrorImage() {
         Mesh right = PartExamples.mesh(brace(PLAIN));
-        Mesh left = PartExamples.mesh(brace(PLAIN.with(FrameBrace.HAND, FrameBrace.Hand.LEFT)));
+        Mesh left = PartExamples.mesh(brace(PLAIN.with(FrameBrace.HAND, Hand.LEFT)));
         assertEquals(left.volumeMm3(), right.volumeMm3(), 1e-6);
         Bounds r = right.bounds();
         Bounds l = left.bounds();
         assertEquals(l.min().x(), -r.max().x(), 1e-9);
         assertEquals(l.max().y(), r.max().y(), 1e-9);
-        assertEquals(form(PLAIN.with(FrameBrace.HAND, FrameBrace.Hand.LEFT)).mount().orElseThrow().frame().w().distanceTo(Vec3.X.times(-1)), 0, 1e-12);
-        assertFalse(form(PLAIN.with(FrameBrace.HAND, FrameBrace.Hand.LEFT)).mount().orElseThrow().frame().isMirror(), "a part is turned onto its site, never mirrored");
+        assertEquals(form(PLAIN.with(FrameBrace.HAND, Hand.LEFT)).mount().orElseThrow().frame().w().distanceTo(Vec3.X.times(-1)), 0, 1e-12);
+        assertFalse(form(PLAIN.with(FrameBrace.HAND, Hand.LEFT)).mount().orElseThrow().frame().isMirror(), "a part is turned onto its site, never mirrored");
     }
 
     /** A lying hole of Ø 3.4 with a roof reaches 2.1 above its middle, not 1.7. */
@@ -181,7 +183,7 @@ public class FrameBraceTest {
     public void bushesPutTheHolesWhereTheyAreWanted() {
         Values v = PLAIN.with(FrameBrace.WALL, 8.0).with(FrameBrace.EDGE, 10.0).with(FrameBrace.POST_SCREWS.length, 20.0);
         Values bushed = v.with(FrameBrace.BUSHES.on, true).with(FrameBrace.BUSHES.misfitX, 0.5).with(FrameBrace.BUSHES.misfitY, 0.85);
-        for (FrameBrace.Hand hand : FrameBrace.Hand.values()) {
+        for (Hand hand : Hand.values()) {
             PartForm plain = form(v.with(FrameBrace.HAND, hand));
             PartForm f = form(bushed.with(FrameBrace.HAND, hand));
             Placement row = plain.mount().orElseThrow().frame();
@@ -235,7 +237,7 @@ public class FrameBraceTest {
             assertEquals(Math.hypot(wall.y() - hole.y(), wall.z() - hole.z()), 0, 1e-9);
         }
         assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
-        Case left = PartExamples.caseOf(brace(v.with(FrameBrace.HAND, FrameBrace.Hand.LEFT)).part().bound("profile", new Binding.Usual("profile-40")), PartExamples.shop(60, 50, 32, 32));
+        Case left = PartExamples.caseOf(brace(v.with(FrameBrace.HAND, Hand.LEFT)).part().bound("profile", new Binding.Usual("profile-40")), PartExamples.shop(60, 50, 32, 32));
         assertEquals(PartExamples.findings(left).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
     }
 
@@ -251,6 +253,20 @@ public class FrameBraceTest {
             assertTrue(sum < whole && sum > whole - 120 * (n - 1), n + ": " + sum + " of " + whole);
             all.forEach(m -> assertEquals(m.openEdges(), 0));
             assertTrue(PartExamples.findings(c).stream().noneMatch(f -> f.severity() == Severity.STOP && f.id().startsWith("overlap")), "nothing goes through anything");
+        }
+    }
+
+    /** Left and right look alike: each says what it is, in plastic too. */
+    @Test
+    public void aBraceSaysWhichSideItIsFor() {
+        for (Hand hand : Hand.values()) {
+            Values v = Values.START.with(FrameBrace.HAND, hand);
+            Case c = Case.of(brace(v).upgrade(), "p1", PartExamples.shop(60, 50, 32, 32), "R4");
+            MeshesFact.Made made = new FactsOnce(c).get(MeshesFact.MESHES).pieces().get(0);
+            assertEquals(made.piece().hand(), hand.word());
+            assertEquals(made.piece().marked("R4"), hand == Hand.LEFT ? "R4 L" : "R4 R");
+            double letters = Marking.on(PartExamples.mesh(brace(v)), "R4", 6).orElseThrow().outlines().size();
+            assertTrue(made.mark().orElseThrow().outlines().size() > letters, "a letter more is engraved");
         }
     }
 }

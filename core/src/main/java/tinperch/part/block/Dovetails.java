@@ -24,7 +24,7 @@ import tinperch.solid.shape.Loft;
  */
 public final class Dovetails {
     /** Flanks lean by 15° (common practice). */
-    private static final double FLANK = Math.tan(Math.toRadians(15));
+    public static final double FLANK = Math.tan(Math.toRadians(15));
     private static final double LEFT_BESIDE_MM = 2;
     private static final double LEAST_MOUTH_MM = 2;
     private static final double BEYOND_MM = 1;

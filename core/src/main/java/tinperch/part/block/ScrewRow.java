@@ -241,7 +241,7 @@ public final class ScrewRow {
             all.add(new Screw(block.id + "." + holes.holes().get(i).label(), block.id, block.label + " screws", pieceId, thread, head,
                     in.get(block.washer), in.get(block.length), crosswise(far ? outward(i) : inward(i)), seatMm, far, holes.name(), in.get(block.held), seat,
                     endMm, seat == SeatKind.INSERT ? insertHoleMm() : clearanceMm(), insert, block.length,
-                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, block.thread, slotMm));
+                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, slotMm));
         }
         return all;
     }

@@ -12,6 +12,7 @@ import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
 import tinperch.part.block.BraceJoint;
 import tinperch.part.block.Dovetails;
+import tinperch.part.block.Hand;
 import tinperch.part.block.HexBushes;
 import tinperch.part.block.PostHug;
 import tinperch.part.block.ScrewBlock;
@@ -60,15 +61,12 @@ public final class FrameBrace implements PartFamily {
     private static final Card BUSH_CARD = new Card("bush", "Bushes");
     private static final Card JOINT_CARD = new Card("joint", "In pieces");
 
-    /** Which side of the machine it is for: the other one is the mirror image, its holes are not. */
-    public enum Hand { RIGHT, LEFT }
-
     public static final NumberParam WALL = NumberParam.length("wall.thickness", WALL_CARD, "Wall", 2, 40, 6, "Between the post and the screws' heads");
     public static final NumberParam EDGE = NumberParam.length("wall.edge", WALL_CARD, "Beyond the holes", 3, 60, 8, "From the outermost holes' middles to the wall's edge");
     public static final NumberParam LIP = NumberParam.length("wall.lip", WALL_CARD, "Lip along the post", 0, 40, 0, "How far an edge reaches round the post's side, to keep it in line; 0 for none");
     public static final NumberParam LIP_PLAY = NumberParam.length("wall.lip.play", WALL_CARD, "Lip's play", 0, 2, 0.15, "Between lip and post; 0.1 to 0.2 a side for profiles (common practice)");
     public static final NumberParam POST_WIDTH = NumberParam.length("post.width", WALL_CARD, "Post's width", 5, 200, 40, "Of the face it is screwed to, across");
-    public static final ChoiceParam<Hand> HAND = ChoiceParam.of("wall.hand", WALL_CARD, "Side", Hand.RIGHT, h -> h.name().toLowerCase(java.util.Locale.ROOT),
+    public static final ChoiceParam<Hand> HAND = Hand.param("wall.hand", WALL_CARD,
             "Of the machine, seen from in front; bind each side to its own readings, they are seldom mirror images");
     public static final ScrewBlock POST_SCREWS = new ScrewBlock("post", "post", POST_CARD, SeatKind.LOOSE_NUT, 0, 3, 16);
     public static final SwitchParam ROOFS = new SwitchParam("post.roofs", POST_CARD, "Holes with a roof", true, "Lying holes print rounder with a roof of 45° over them");
@@ -224,7 +222,7 @@ public final class FrameBrace implements PartFamily {
         bushes.ifPresent(b -> joints.addAll(b.joints()));
         Solid whole = new Solid.Difference(new Solid.Union(mine), bushes.map(HexBushes.Made::cuts).orElseGet(() -> post.cuts(0, in.get(ROOFS))));
         List<Cavity> cavities = bushes.map(HexBushes.Made::cavities).orElseGet(post::cavities);
-        List<Piece> pieces = new ArrayList<>(in.get(JOINT.split) ? divided(in, whole, arms, post, cavities, deep, joints) : List.of(Piece.only("brace " + HAND.show(in.values()), whole, cavities, reaches(post))));
+        List<Piece> pieces = new ArrayList<>(in.get(JOINT.split) ? divided(in, whole, arms, post, cavities, deep, joints) : List.of(Piece.only("brace " + HAND.show(in.values()), whole, cavities, reaches(post)).of(HAND.show(in.values()))));
         bushes.ifPresent(b -> pieces.addAll(b.pieces()));
         if (hug > 0) {
             pieces.add(HUG.of(in, post, along, postMm));
@@ -242,11 +240,11 @@ public final class FrameBrace implements PartFamily {
 
     private static List<Piece> divided(PartInputs in, Solid whole, List<BraceJoint.Arm> arms, StandingRow post, List<Cavity> cavities, double deep, List<Joint> joints) {
         List<Solid> solids = JOINT.divided(in, whole, in.get(REACH), new Dovetails.Bar("bar", 0, in.get(BAR), deep), arms, in.get(THICK), b -> hand(in, b), joints);
-        List<Piece> pieces = new ArrayList<>(List.of(new Piece("wall", "wall side " + HAND.show(in.values()), solids.get(0), cavities, Placement.HERE, 1, Vec3.ZERO, reaches(post))));
+        List<Piece> pieces = new ArrayList<>(List.of(new Piece("wall", "wall side " + HAND.show(in.values()), solids.get(0), cavities, Placement.HERE, 1, Vec3.ZERO, reaches(post)).of(HAND.show(in.values()))));
         for (int k = 1; k < solids.size(); k++) {
             boolean last = k == solids.size() - 1;
             String name = (last ? "foot side " : "middle " + (solids.size() > 3 ? k + " " : "")) + HAND.show(in.values());
-            pieces.add(new Piece(last ? "foot" : "middle-" + k, name, solids.get(k), List.of(), Placement.HERE, 1, post.up().w().times(40.0 * k), List.of()));
+            pieces.add(new Piece(last ? "foot" : "middle-" + k, name, solids.get(k), List.of(), Placement.HERE, 1, post.up().w().times(40.0 * k), List.of()).of(HAND.show(in.values())));
         }
         return pieces;
     }

@@ -13,12 +13,13 @@ import tinperch.part.bind.MotorRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.RodRef;
 import tinperch.part.bind.Role;
+import tinperch.part.block.Hand;
 import tinperch.part.block.LyingHole;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.form.Cavity;
-import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
+import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
@@ -27,6 +28,7 @@ import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
+import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.Lever;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
@@ -57,6 +59,7 @@ public final class GantryEnd implements PartFamily {
     public static final NumberParam RIM = NumberParam.length("plate.rim", PLATE_CARD, "Rim", 0, 40, 1.5, "How far the plate stands out beyond the motor's face");
     public static final ScrewBlock SCREWS = new ScrewBlock("motor", "motor", MOTOR_CARD, SeatKind.TAPPED, 0, 4.5, 10);
     public static final NumberParam PILOT_PLAY = NumberParam.length("motor.pilot.play", MOTOR_CARD, "Pilot's play", 0, 5, 0.3, "The hole lets the pilot in from below and the pulley up through it");
+    public static final ChoiceParam<Hand> HAND = Hand.param("plate.hand", RODS_CARD, "Of the gantry; on the other one the rods' middle lies on the other side of the shaft");
     public static final NumberParam ASIDE = NumberParam.length("rods.aside", RODS_CARD, "Rods' middle at y", -60, 60, 0, "From the shaft to the middle between the rods; half the pulley's pitch Ø brings one run of the belt there");
     public static final NumberParam SPACING = NumberParam.length("rods.spacing", RODS_CARD, "Rods apart", 12, 300, 45, "Middle to middle");
     public static final NumberParam ROD_HEIGHT = NumberParam.length("rods.height", RODS_CARD, "Rods' height", 5, 200, 20, "Middle of the rods above the plate's underside");
@@ -112,7 +115,7 @@ public final class GantryEnd implements PartFamily {
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(PLATE, RIM));
         all.addAll(SCREWS.params());
-        all.addAll(List.of(PILOT_PLAY, ASIDE, SPACING, ROD_HEIGHT, DEPTH, ROD_PLAY, WALL, SET_INSERT, RIDGE, TILT, BELT_HEIGHT, PASSAGE, PASSAGE_HIGH));
+        all.addAll(List.of(PILOT_PLAY, HAND, ASIDE, SPACING, ROD_HEIGHT, DEPTH, ROD_PLAY, WALL, SET_INSERT, RIDGE, TILT, BELT_HEIGHT, PASSAGE, PASSAGE_HIGH));
         all.addAll(MOUNT.params());
         all.add(Marking.HEIGHT);
         return all;
@@ -172,7 +175,7 @@ public final class GantryEnd implements PartFamily {
         RodRef rod = in.get(ROD);
         HolesRef face = motor.holes().orElseThrow(() -> new PartProblem("The holes of “" + motor.name() + "” are not known; read them from outside to outside and inside to inside."));
         Sizes s = Sizes.of(in);
-        double aside = in.get(ASIDE);
+        double aside = in.get(HAND).sign() * in.get(ASIDE);
         double low = in.get(ROD_HEIGHT) - s.bore / 2 - in.get(WALL);
         if (low < 0) {
             throw new PartProblem(ROD_HEIGHT, "Rods of Ø " + Quantity.mm(rod.diameterMm()) + " with walls of " + Quantity.mm(in.get(WALL)) + " reach below the plate's underside; set them at least "
@@ -213,14 +216,14 @@ public final class GantryEnd implements PartFamily {
         });
         held.add(new Held(motor.name(), box("motor", in.get(SCREWS.x) - motor.faceMm() / 2, in.get(SCREWS.x) + motor.faceMm() / 2, in.get(SCREWS.y) - motor.faceMm() / 2,
                 in.get(SCREWS.y) + motor.faceMm() / 2, -row.standoffMm() - motor.lengthMm(), -row.standoffMm()), 0));
-        return PartForm.of(Piece.only("end block", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(row)), screws, held, dimensions(in, s),
+        return PartForm.of(Piece.only("end block", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(row)).of(HAND.show(in.values())), screws, held, dimensions(in, s),
                 Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE), false)));
     }
 
     /** A socket with its set screw's insert; answers the rod in it. */
     private static Held rod(PartInputs in, Sizes s, int side, List<Cavity> cavities, List<Solid> cuts) {
         String of = side < 0 ? "A" : "B";
-        double y = in.get(ASIDE) + side * in.get(SPACING) / 2;
+        double y = in.get(HAND).sign() * in.get(ASIDE) + side * in.get(SPACING) / 2;
         Placement mouth = new Placement(new Vec3(s.blockTo, y, in.get(ROD_HEIGHT)), Vec3.Y.times(-1), Vec3.Z, Vec3.X.times(-1));
         Cavity socket = new Cavity("rod socket " + of, "rod." + of, "rod socket " + of, Cavity.Purpose.POCKET, mouth, s.bore, 0, in.get(DEPTH), false, 0, List.of(new Lever(WALL, 1, "wall round the rods")));
         cavities.add(socket);
@@ -253,7 +256,7 @@ public final class GantryEnd implements PartFamily {
 
     private static List<Dimension> dimensions(PartInputs in, Sizes s) {
         double half = in.get(SPACING) / 2;
-        double mid = in.get(ASIDE);
+        double mid = in.get(HAND).sign() * in.get(ASIDE);
         return List.of(Dimension.up(View.TOP, s.blockTo, mid - half, 0, s.blockTo, mid + half, 0, 10, SPACING), Dimension.across(View.TOP, s.blockTo - in.get(DEPTH), mid - s.halfBlock, 0,
                 s.blockTo, mid - s.halfBlock, 0, -10, DEPTH), Dimension.across(View.TOP, -s.halfMotor, -s.halfMotor, 0, s.blockTo, -s.halfMotor, 0, -22, null),
                 Dimension.up(View.FRONT, s.blockTo, 0, 0, s.blockTo, 0, in.get(ROD_HEIGHT), 10, ROD_HEIGHT), Dimension.up(View.FRONT, -s.halfMotor, 0, 0, -s.halfMotor, 0, in.get(PLATE), -8, PLATE),

@@ -103,6 +103,6 @@ public final class Copies {
 
     /** A copy's cavities say which they are of. */
     static Made numbered(Made m, int number) {
-        return new Made(m.adds(), m.cuts(), m.cavities().stream().map(c -> c.labelled(c.label() + " (" + number + ")")).toList(), m.joints());
+        return new Made(m.adds(), m.cuts(), m.cavities().stream().map(c -> c.labelled(c.label() + " (" + number + ")")).toList(), m.joints(), m.screws());
     }
 }

@@ -11,6 +11,7 @@ import tinperch.part.form.Cavity;
 import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
+import tinperch.part.form.Screw;
 import tinperch.part.param.PartProblem;
 import tinperch.solid.Placement;
 import tinperch.solid.Solid;
@@ -47,7 +48,8 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
             }
         }
         List<Joint> joints = growing.values().stream().flatMap(g -> g.joints.stream()).toList();
-        return new Featured(plain.withPieces(growing.values().stream().map(Growing::piece).toList()).joinedBy(joints), left, spots);
+        List<Screw> screws = growing.values().stream().flatMap(g -> g.screws.stream()).toList();
+        return new Featured(plain.withPieces(growing.values().stream().map(Growing::piece).toList()).joinedBy(joints).screwedBy(screws), left, spots);
     }
 
     private static void make(Feature f, PartForm plain, Map<String, Growing> growing, PartInputs in, Function<String, Optional<FeatureKind>> kinds,
@@ -75,7 +77,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
         for (int i = 0; i < places.size(); i++) {
             made.add(i == 0 ? kind.make(f, own, places.get(0)) : Copies.numbered(kind.make(new Feature(f.id() + " " + (i + 1), f.kindId(), f.name(), a, f.around(), f.values(), false), own, places.get(i)), i + 1));
         }
-        made.forEach(g::take);
+        made.forEach(m -> g.take(m, f.id()));
     }
 
     /** A piece while its features are made. What is cut is cut after everything was added. */
@@ -85,6 +87,7 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
         private final List<Solid> cuts = new ArrayList<>();
         private final List<Cavity> cavities;
         private final List<Joint> joints = new ArrayList<>();
+        private final List<Screw> screws = new ArrayList<>();
 
         Growing(Piece bare) {
             this.bare = bare;
@@ -92,11 +95,12 @@ public record Featured(PartForm form, Map<String, String> left, Map<String, Spot
             cavities = new ArrayList<>(bare.cavities());
         }
 
-        void take(Made m) {
+        void take(Made m, String featureId) {
             adds.addAll(m.adds());
             cuts.addAll(m.cuts());
             cavities.addAll(m.cavities());
             joints.addAll(m.joints());
+            m.screws().forEach(x -> screws.add(x.ofFeature(featureId)));
         }
 
         Solid added() {

@@ -69,6 +69,13 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
         return new PartForm(pieces, screws, held, all, ports, dimensions, mount, air);
     }
 
+    /** With more screws. */
+    public PartForm screwedBy(List<Screw> more) {
+        List<Screw> all = new ArrayList<>(screws);
+        all.addAll(more);
+        return new PartForm(pieces, all, held, joints, ports, dimensions, mount, air);
+    }
+
     /** With ports. */
     public PartForm withPorts(List<Port> next) {
         return new PartForm(pieces, screws, held, joints, next, dimensions, mount, air);

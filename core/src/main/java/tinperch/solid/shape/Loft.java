@@ -45,7 +45,7 @@ public final class Loft {
             }
         }
         Leaf leaf = Tube.closed(feature, List.of(rings), false);
-        if (SelfCrossing.any(leaf)) {
+        if (SelfCrossing.any(leaf, rings, n)) {
             throw refuse(feature, "crosses itself; add a ring between or move the ends apart");
         }
         return leaf;
@@ -129,7 +129,7 @@ public final class Loft {
         return out;
     }
 
-    private static Vec3 centre(Vec3[] ring) {
+    static Vec3 centre(Vec3[] ring) {
         Vec3 sum = Vec3.ZERO;
         for (Vec3 p : ring) {
             sum = sum.plus(p);
@@ -138,7 +138,7 @@ public final class Loft {
     }
 
     /** Twice the directed area. */
-    private static Vec3 area(Vec3[] ring) {
+    static Vec3 area(Vec3[] ring) {
         List<Vec3> terms = new ArrayList<>();
         for (int i = 0; i < ring.length; i++) {
             terms.add(ring[i].minus(ring[0]).cross(ring[(i + 1) % ring.length].minus(ring[0])));

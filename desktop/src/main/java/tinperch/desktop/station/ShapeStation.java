@@ -115,7 +115,7 @@ final class ShapeStation extends BorderPane implements View {
                 }
             }
         }
-        return Optional.<Param<?>>ofNullable(nearest).or(() -> form.screws().stream().filter(s -> feature.startsWith(s.row() + " "))
+        return Optional.<Param<?>>ofNullable(nearest).or(() -> form.screws().stream().filter(s -> s.featureId().isEmpty() && feature.startsWith(s.row() + " "))
                 .<Param<?>>map(s -> isInsert(form, feature) ? s.insertParam() : s.lengthParam()).findFirst());
     }
 

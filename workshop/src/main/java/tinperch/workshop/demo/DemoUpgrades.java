@@ -25,6 +25,7 @@ import tinperch.machine.space.Site;
 import tinperch.measure.PatternSheet;
 import tinperch.measure.sheet.Sheet;
 import tinperch.measure.sheet.SheetKind;
+import tinperch.part.block.Hand;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
 import tinperch.part.family.BlowerDuct;
@@ -155,12 +156,12 @@ final class DemoUpgrades {
         upgrade("avocet-braces", "avocet", "Braces for the uprights", LocalDate.of(2026, 9, 19),
                 new Trouble("The uprights sway with a full spool on top; ringing shows on tall ribs. The two sides were "
                         + "taken for mirror images and are not.", "sway at the top, push of 10 N", "0.62 mm"), "curlew",
-                brace("left", "p1", 150, FrameBrace.Hand.LEFT).atSite(site("avocet", "left upright, outer face")), brace("right", "p2", 144, FrameBrace.Hand.RIGHT),
+                brace("left", "p1", 150, Hand.LEFT).atSite(site("avocet", "left upright, outer face")), brace("right", "p2", 144, Hand.RIGHT),
                 PartDesign.of("p3", "corner-bracket", "Corner bracket", Values.START).atSite(site("avocet", "top beam, left corner")));
     }
 
     /** Each side by its own readings. */
-    private static PartDesign brace(String side, String id, double heightMm, FrameBrace.Hand hand) {
+    private static PartDesign brace(String side, String id, double heightMm, Hand hand) {
         Values v = Values.START.with(FrameBrace.HAND, hand).with(FrameBrace.HEIGHT, heightMm).with(FrameBrace.REACH, 130.0).with(FrameBrace.LIP, 12.0).with(FrameBrace.EDGE, 9.0)
                 .with(FrameBrace.POST_SCREWS.thread, "M5").with(FrameBrace.POST_SCREWS.held, 3.0).with(FrameBrace.POST_SCREWS.length, 20.0).with(FrameBrace.JOINT.split, true);
         return PartDesign.of(id, "frame-brace", "Brace, " + side, v).withMaterial("PETG").bound("post", new Binding.OnSheet("avocet-braces." + side, ""));

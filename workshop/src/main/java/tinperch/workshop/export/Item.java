@@ -23,9 +23,9 @@ public record Item(String name, Mesh mesh, int count, List<Cavity> cavities, Pla
         return new Item(name, mesh, count, List.of(), Placement.HERE);
     }
 
-    /** The pieces of a part; an only one needs no name. */
+    /** The pieces of a part; an only one needs no name but that of its side. */
     public static List<Item> of(List<MeshesFact.Made> made) {
-        return made.stream().map(m -> new Item(made.size() == 1 ? "" : m.piece().name(), m.mesh(), m.piece().count(), m.piece().cavities(), m.piece().place())).toList();
+        return made.stream().map(m -> new Item(made.size() == 1 ? m.piece().hand() : m.piece().name(), m.mesh(), m.piece().count(), m.piece().cavities(), m.piece().place())).toList();
     }
 
     /** The part's title, with the piece's name where there are several. */

@@ -37,7 +37,12 @@ public final class PartExport {
         if (plain.length() > LONGEST_NAME) {
             plain = plain.substring(0, LONGEST_NAME).strip();
         }
-        return (plain.isEmpty() ? "part" : plain) + " " + mark + (piece.isEmpty() ? "" : " " + piece) + ending;
+        return (plain.isEmpty() ? "part" : plain) + " " + mark + (piece.isEmpty() || names(plain, piece) ? "" : " " + piece) + ending;
+    }
+
+    /** Whether a part's name says already what its only piece is called, "Left brace". */
+    private static boolean names(String part, String piece) {
+        return List.of(part.toLowerCase(Locale.ROOT).split(" ")).contains(piece);
     }
 
     /**

@@ -10,6 +10,8 @@ import tinperch.part.feature.Feature;
 import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
 import tinperch.part.form.Cavity;
+import tinperch.part.form.Screw;
+import tinperch.part.form.SeatKind;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
@@ -33,6 +35,9 @@ public final class HoleFeature extends NamedKind {
     public static final NumberParam SKIN = NumberParam.length("head.skin", CARD, "Skin", 0, 1, 0, "One layer left over a let-in head that is printed face down, so that the bridge over it has no hole; it is drilled out");
     public static final NumberParam LEAD_IN = NumberParam.length("lead-in", CARD, "Lead-in", 0, 5, 0, "Chamfer of 45° at its mouth, where no head is let in");
     public static final SwitchParam ROOF = new SwitchParam("roof", CARD, "Roof where it lies", false, "A lying hole prints rounder with a roof of 45° over it");
+    public static final NumberParam SCREW = NumberParam.length("screw.length", CARD, "Its screw's length", 0, 200, 0, "Judged and put on the parts list, where it is for a thread and right through; 0 for none");
+    public static final NumberParam CLAMPS = NumberParam.length("screw.clamps", CARD, "It clamps besides", 0, 100, 3, "Thickness of what it holds behind the part");
+    public static final ChoiceParam<SeatKind> INTO = ChoiceParam.of("screw.into", CARD, "Its screw goes into", SeatKind.LOOSE_NUT, SeatKind::label, "Behind what it clamps").only(List.of(SeatKind.LOOSE_NUT, SeatKind.TAPPED));
     private static final double HEAD_PLAY_MM = 0.5;
     /** A countersunk head lies a little below the face rather than above it. */
     private static final double CONE_PLAY_MM = 0.2;
@@ -54,7 +59,7 @@ public final class HoleFeature extends NamedKind {
     }
 
     public HoleFeature() {
-        super("hole", "Hole", FOR, DIAMETER, DEPTH, HEAD, BELOW, SKIN, LEAD_IN, ROOF);
+        super("hole", "Hole", FOR, DIAMETER, DEPTH, HEAD, BELOW, SKIN, LEAD_IN, ROOF, SCREW, CLAMPS, INTO);
     }
 
     @Override
@@ -89,7 +94,16 @@ public final class HoleFeature extends NamedKind {
         if (in.get(ROOF)) {
             cavities.stream().filter(LyingHole::lies).map(LyingHole::roof).forEach(cuts::add);
         }
-        return new Made(List.of(), cuts, cavities);
+        return new Made(List.of(), cuts, cavities, List.of(), through ? screw(feature, in, thread, width, head, on) : List.of());
+    }
+
+    /** Its screw, head on the face or on the floor of its pocket; a countersunk head bears on a cone, which is not judged. */
+    private static List<Screw> screw(Feature feature, PartInputs in, Optional<ScrewThread> thread, double boreMm, double headMm, Ground on) {
+        if (thread.isEmpty() || in.get(SCREW) <= 0 || in.get(HEAD) == LetIn.SUNK) {
+            return List.of();
+        }
+        return List.of(new Screw(feature.id(), feature.id(), "screws of the " + feature.name(), feature.anchor().pieceId(), thread.get(), ScrewThread.Head.CAP, false, in.get(SCREW), on.inward(), headMm, true,
+                "what it holds", in.get(CLAMPS), in.get(INTO), on.depthMm(), boreMm, Optional.empty(), SCREW, List.of(), SCREW, 0));
     }
 
     private static ScrewThread thread(Optional<ScrewThread> thread) {

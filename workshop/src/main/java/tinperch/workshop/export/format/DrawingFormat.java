@@ -7,6 +7,7 @@ import tinperch.fact.FactsOnce;
 import tinperch.files.FileFault;
 import tinperch.files.pdf.DrawingSheet;
 import tinperch.part.form.PartsList;
+import tinperch.part.form.Piece;
 import tinperch.upgrade.Case;
 import tinperch.workshop.export.Item;
 import tinperch.workshop.export.Parcel;
@@ -45,7 +46,12 @@ public final class DrawingFormat implements PartFormat {
         if (d == null) {
             throw new FileFault("There is no finished part to draw yet.");
         }
-        return new DrawingSheet.Content(p.title(), d.top(), d.front(), d.side(), d.form().dimensions(), list(p, d), List.of(p.part().material(), "for “" + p.upgradeName() + "”"));
+        return new DrawingSheet.Content(p.title() + hand(d), d.top(), d.front(), d.side(), d.form().dimensions(), list(p, d), List.of(p.part().material(), "for “" + p.upgradeName() + "”"));
+    }
+
+    /** For which side it is: left and right look alike on paper. */
+    private static String hand(DrawingFact.Drawing d) {
+        return d.form().pieces().stream().map(Piece::hand).filter(h -> !h.isEmpty()).findFirst().map(h -> ", " + h).orElse("");
     }
 
     /** Printed pieces, then what is bought. */
