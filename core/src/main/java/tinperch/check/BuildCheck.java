@@ -2,12 +2,14 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.MeshesFact;
 import tinperch.material.Material;
 import tinperch.part.feature.Feature;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /** Can the part be made of its values at all, with every feature placed on it, in a material that is known? */
 public final class BuildCheck implements Check {
@@ -21,7 +23,8 @@ public final class BuildCheck implements Check {
         List<Finding> all = new ArrayList<>();
         MeshesFact.Answer meshes = facts.get(MeshesFact.BARE);
         if (!meshes.problem().isEmpty()) {
-            all.add(Finding.of("part", Severity.STOP, "The part cannot be built", meshes.problem()).about(Subject.NO_PART));
+            List<Remedy> ways = WaysOut.of(c, Optional.empty(), facts.stop()).stream().map(w -> Remedy.of(w.label(), new Change.Set<>(w.param(), w.to()))).toList();
+            all.add(Finding.of("part", Severity.STOP, "The part cannot be built", meshes.problem()).about(Subject.NO_PART).with(ways));
         }
         facts.get(FormFact.FORM).left().forEach((id, why) -> all.add(Finding.of("feature." + id, Severity.LOOK, "“" + c.part().feature(id)
                 .map(Feature::name).orElse(id) + "” is left out", why)));

@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.part.family.FilterHousing;
 import tinperch.desktop.desk.Station;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.workshop.WorkshopState;
@@ -160,5 +161,30 @@ public class BadInputTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 8.0);
         assertFalse(desk.workshop().redoLabel().isEmpty());
+    }
+
+    /** Two demands that conflict: the sentence, the last good shape greyed, either of the two may give way. */
+    @Test
+    public void ofTwoDemandsThatConflictEitherMayGiveWay() throws Exception {
+        goTo("curlew-filter", Station.SHAPE);
+        waitForPicture();
+        double was = FilterHousing.INLET.of(part("curlew-filter").values());
+        type("field-box.inlet", "84");
+        waitFor(() -> find("way-back") != null, "no ways out");
+        assertTrue(text("ways-out-why").contains("wider than the plenum"), text("ways-out-why"));
+        assertTrue(find("fitting-sheet").getOpacity() < 0.5, "the last good shape is greyed");
+        assertEquals(FilterHousing.INLET.of(part("curlew-filter").values()), was, "nothing changed");
+        press("way-1");
+        waitFor(() -> FilterHousing.INLET.of(part("curlew-filter").values()) == 84, "it was not taken");
+        assertTrue(FilterHousing.LEDGE.of(part("curlew-filter").values()) < FilterHousing.LEDGE.start(), "the ledge gave way");
+        waitFor(() -> find("way-back") == null && find("fitting-sheet").getOpacity() == 1, "the bar stays");
+        click("undo");
+        assertEquals(FilterHousing.INLET.of(part("curlew-filter").values()), was, "one step");
+        waitForPicture();
+        type("field-box.inlet", "84");
+        waitFor(() -> find("way-back") != null, "no ways out");
+        press("way-back");
+        waitFor(() -> find("fitting-sheet").getOpacity() == 1, "it stays grey");
+        assertEquals(FilterHousing.INLET.of(part("curlew-filter").values()), was);
     }
 }

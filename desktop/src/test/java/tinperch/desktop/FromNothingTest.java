@@ -5,10 +5,16 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
+import org.testng.Reporter;
 import org.testng.annotations.Test;
+import tinperch.desktop.look.Ui;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.machine.Machine;
@@ -81,8 +87,9 @@ public class FromNothingTest extends WindowTest {
             String id = desk.upgrade().orElseThrow().id();
             robot.push(KeyCode.F3);
             WaitForAsyncUtils.waitForFxEvents();
-            type("find-kind", f.title());
+            int letters = typeUntilFound(f);
             waitFor(() -> !upgrade(id).parts().isEmpty(), "no " + f.title() + " is made");
+            assertEquals(upgrade(id).parts().get(0).familyId(), f.id());
             waitForPicture();
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
             robot.push(KeyCode.F4);
@@ -94,7 +101,32 @@ public class FromNothingTest extends WindowTest {
             press("export-3mf");
             String file = upgrade(id).parts().get(0).name() + " R1.3mf";
             waitFor(() -> Files.exists(folder.resolve(file)), file + " is not written");
+            // Ctrl+N, F3, the letters, Enter, F4; then the button.
+            Reporter.log("keys " + (4 + letters) + ", clicks 1: " + f.title(), true);
         }
+    }
+
+    /** Types a kind's title until it is the only one found, and takes it; answers how many letters that took. */
+    private int typeUntilFound(PartFamily f) throws Exception {
+        Node field = need("find-kind");
+        onFx(() -> {
+            field.requestFocus();
+            return null;
+        });
+        String last = "";
+        for (int n = 1; n <= f.title().length(); n++) {
+            robot.write(f.title().substring(n - 1, n));
+            WaitForAsyncUtils.waitForFxEvents();
+            Set<Node> found = onFx(() -> field.getParent().getParent().lookupAll(".kind-card"));
+            last = found.stream().map(Ui::idOf).toList().toString();
+            String typed = f.title().substring(0, n).strip().toLowerCase(Locale.ROOT);
+            List<String> called = found.stream().filter(k -> k.getAccessibleText().toLowerCase(Locale.ROOT).startsWith(typed)).map(Ui::idOf).toList();
+            if (called.equals(List.of("family-" + f.id())) || found.size() == 1 && last.equals("[family-" + f.id() + "]")) {
+                robot.push(KeyCode.ENTER);
+                return n;
+            }
+        }
+        throw new AssertionError(f.title() + " is not found by its title but " + last);
     }
 
     @Test

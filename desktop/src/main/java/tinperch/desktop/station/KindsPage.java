@@ -115,18 +115,26 @@ final class KindsPage extends VBox implements View {
         return b;
     }
 
-    /** The only one found is taken; of several the first gets the keyboard. */
+    /** The only one found, or the only one called so, is taken; of several the first gets the keyboard. */
     private void chooseFound() {
         List<Button> found = groups.lookupAll(".kind-card").stream().filter(Button.class::isInstance).map(Button.class::cast).toList();
+        String typed = typed();
+        List<Button> called = found.stream().filter(b -> b.getAccessibleText().toLowerCase(Locale.ROOT).startsWith(typed)).toList();
         if (found.size() == 1) {
             found.get(0).fire();
+        } else if (called.size() == 1 && !typed.isEmpty()) {
+            called.get(0).fire();
         } else if (!found.isEmpty()) {
             found.get(0).requestFocus();
         }
     }
 
+    private String typed() {
+        return find.getText() == null ? "" : find.getText().strip().toLowerCase(Locale.ROOT);
+    }
+
     private void fill() {
-        String typed = find.getText() == null ? "" : find.getText().strip().toLowerCase(Locale.ROOT);
+        String typed = typed();
         groups.getChildren().clear();
         for (Does does : Does.values()) {
             List<Node> found = new ArrayList<>();

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -29,16 +30,21 @@ final class PartCards extends Scroller {
     private final String upgradeId;
     private final String partId;
     private final PartFamily family;
+    private final BiFunction<Param<?>, String, Optional<String>> edit;
     private final Map<Card, CardPane> cards = new LinkedHashMap<>();
     private final CommitField name;
     private final VBox list = new VBox(8);
 
-    /** @param added what the person added, between the name and the cards */
-    PartCards(Desk desk, String upgradeId, String partId, PartFamily family, Node added) {
+    /**
+     * @param added what the person added, between the name and the cards
+     * @param edit sets a parameter from what was typed; answers why not, or empty
+     */
+    PartCards(Desk desk, String upgradeId, String partId, PartFamily family, Node added, BiFunction<Param<?>, String, Optional<String>> edit) {
         this.desk = desk;
         this.upgradeId = upgradeId;
         this.partId = partId;
         this.family = family;
+        this.edit = edit;
         name = new CommitField("part-name", part().name(), typed -> {
             if (typed.isBlank()) {
                 return Optional.of("A part needs a name; the old one stays.");
@@ -119,7 +125,7 @@ final class PartCards extends Scroller {
         /** Fields are made when they are first looked at. */
         private ParamRows rows() {
             if (rows == null) {
-                rows = new ParamRows(form, "field-", params, (p, typed) -> desk.edits().set(upgradeId, partId, p, typed), desk::warn);
+                rows = new ParamRows(form, "field-", params, edit::apply, desk::warn);
                 rows.refresh(part().values());
             }
             return rows;

@@ -2,14 +2,18 @@ package tinperch.desktop.station;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.scene.layout.BorderPane;
+import tinperch.check.Subject;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.machine.PartInPlace;
 import tinperch.desktop.sheet.FittingSheet;
 import tinperch.desktop.sheet.Picked;
 import tinperch.fact.DrawingFact;
+import tinperch.judge.Assessment;
 import tinperch.part.PartFamily;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.PartForm;
@@ -32,11 +36,15 @@ final class ShapeStation extends BorderPane implements View {
     private FittingSheet sheet;
     private PartInPlace place;
     private KindsPage kinds;
+    private final WaysOutBar ways;
+    private final ChangeListener<Assessment> onJudged = (o, a, b) -> veil();
 
     ShapeStation(Desk desk, String upgradeId) {
         this.desk = desk;
         this.upgradeId = upgradeId;
         getStyleClass().add("page");
+        ways = new WaysOutBar(desk, this::veil);
+        desk.assessmentProperty().addListener(new WeakChangeListener<>(onJudged));
         bar = new PartBar(desk, upgradeId, this::chooseKind, this::showBody);
     }
 
@@ -63,11 +71,22 @@ final class ShapeStation extends BorderPane implements View {
                 sheet.placeHandle();
             }
         });
-        cards = new PartCards(desk, upgradeId, part.id(), family.get(), features);
+        ways.close();
+        cards = new PartCards(desk, upgradeId, part.id(), family.get(), features, (param, text) -> ways.set(upgradeId, part.id(), param, text));
         setLeft(cards);
-        sheet = new FittingSheet(desk, family.get().above(), (param, text) -> desk.edits().set(upgradeId, part.id(), param, text),
+        sheet = new FittingSheet(desk, family.get().above(), (param, text) -> ways.set(upgradeId, part.id(), param, text),
                 param -> param.label() + ": " + param.hint(), this::picked, features);
         showBody();
+    }
+
+    /** What stands there while no part can be made of the numbers is the last that could, and greyed. */
+    private void veil() {
+        Assessment a = desk.assessmentProperty().get();
+        boolean none = a != null && a.findings().stream().anyMatch(f -> f.subject() == Subject.NO_PART);
+        if (sheet != null) {
+            sheet.setOpacity(ways.isOpen() || none ? 0.4 : 1);
+        }
+        setBottom(ways.isOpen() ? ways : null);
     }
 
     /** The part alone, pulled apart or together, or in its place. */

@@ -41,6 +41,17 @@ public final class PartEdits {
         return make(upgradeId, part.with(values), Quantity.inSentence(param.label()) + " " + param.show(values));
     }
 
+    /** The case an edit asked for, though it was refused; empty when the text is no value at all. */
+    public Optional<Case> asked(String upgradeId, String partId, Param<?> param, String text) {
+        Upgrade u = workshop.state().upgrade(upgradeId).orElseThrow();
+        PartDesign part = u.part(partId).orElseThrow();
+        try {
+            return Optional.of(Case.of(u.with(part.with(param.typed(part.values(), text))), partId, workshop.shop(), workshop.state().nextMark(upgradeId, partId)));
+        } catch (QuantityException | PartProblem e) {
+            return Optional.empty();
+        }
+    }
+
     /**
      * Makes a changed part of an upgrade one undoable edit.
      *
