@@ -17,6 +17,11 @@ import tinperch.part.param.Values;
  * @param models bodies of downloaded models
  */
 public record PartInputs(Values values, Refs refs, HardwareTables hardware, double holeOffsetMm, Fits fits, Models models) {
+    /** With other values. */
+    public PartInputs with(Values next) {
+        return new PartInputs(next, refs, hardware, holeOffsetMm, fits, models);
+    }
+
     /** The value of a parameter. */
     public <T> T get(Param<T> param) {
         return param.of(values);

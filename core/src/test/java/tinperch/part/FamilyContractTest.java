@@ -14,6 +14,7 @@ import org.testng.annotations.Test;
 import tinperch.quantity.Unit;
 import tinperch.part.form.SeatKind;
 import tinperch.part.block.CarriageRide;
+import tinperch.part.family.GantryEnd;
 import tinperch.part.family.WheelCarriage;
 import tinperch.solid.Vec3;
 import tinperch.part.bind.TipRef;
@@ -112,6 +113,10 @@ public class FamilyContractTest {
         // What most show first.
         f.params().stream().filter(SwitchParam.class::isInstance).forEach(p -> all.addAll(others(p, Values.START)));
         f.params().stream().filter(p -> p instanceof NumberParam n && n.unit() == Unit.COUNT && n.holds(n.start() + 1)).map(NumberParam.class::cast).forEach(n -> all.add(n.set(Values.START, n.start() + 1)));
+        if (f instanceof GantryEnd) {
+            // A profile lies where the belt goes between rods.
+            all.add(Values.START.with(GantryEnd.PASSAGE, 0.0));
+        }
         if (f instanceof WheelCarriage) {
             // Two choices at once show what these do.
             Values blocks = Values.START.with(WheelCarriage.RIDE.on, CarriageRide.On.BLOCKS).with(WheelCarriage.RIDE.rows, 60.0);

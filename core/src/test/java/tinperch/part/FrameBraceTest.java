@@ -269,4 +269,17 @@ public class FrameBraceTest {
             assertTrue(made.mark().orElseThrow().outlines().size() > letters, "a letter more is engraved");
         }
     }
+
+    /** The post's own M3×12, no washer: 3 of post, a nut of 2.4 and a turn of 0.5 leave 6.1 under the head: a wall of 10 is let in by 3.9. */
+    @Test
+    public void screwsThatWereThereAreUsedAgain() {
+        Values v = PLAIN.with(FrameBrace.WALL, 10.0).with(FrameBrace.POST_SCREWS.washer, false).with(FrameBrace.POST_SCREWS.length, 12.0).with(FrameBrace.REUSE, true);
+        Case c = brace(v);
+        Rays r = rays(PartExamples.mesh(c));
+        // Into hole A from in front of its head, beside the screw's own hole.
+        assertEquals(r.hits(new Vec3(40, 150 + 2.3, 30), Vec3.X.times(-1)).get(0).distanceMm(), 40 - 10 + 3.9, 1e-6);
+        assertEquals(PartExamples.find(c, "screw.post").severity(), Severity.FINE);
+        assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
+        assertTrue(new FactsOnce(brace(v.with(FrameBrace.POST_SCREWS.length, 6.0))).get(FormFact.FORM).problem().contains("under their heads"));
+    }
 }

@@ -5,6 +5,9 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import org.testng.annotations.Test;
+import tinperch.part.block.Hand;
+import tinperch.part.block.EndSockets;
+import tinperch.part.bind.Binding;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
@@ -81,7 +84,7 @@ public class GantryEndTest {
     @Test
     public void aRidgeStandsBetweenInsertAndRod() {
         for (double tilt : new double[] {0, 30, 45}) {
-            Values v = PLAIN.with(GantryEnd.TILT, tilt).with(GantryEnd.RIDGE, 2.0);
+            Values v = PLAIN.with(GantryEnd.HOLD.tilt, tilt).with(GantryEnd.HOLD.ridge, 2.0);
             Cavity insert = form(v).pieces().get(0).cavities().stream().filter(c -> c.feature().equals("set insert B")).findFirst().orElseThrow();
             Vec3 away = insert.axis().w().times(-1);
             assertEquals(Math.toDegrees(Math.atan2(away.y(), away.z())), tilt, 1e-9);
@@ -111,9 +114,41 @@ public class GantryEndTest {
 
     @Test
     public void demandsThatConflictAreNamed() {
-        for (Values v : List.of(PLAIN.with(GantryEnd.ROD_HEIGHT, 6.0), PLAIN.with(GantryEnd.PASSAGE, 40.0), PLAIN.with(GantryEnd.SPACING, 15.0))) {
+        for (Values v : List.of(PLAIN.with(GantryEnd.HOLD.height, 6.0), PLAIN.with(GantryEnd.PASSAGE, 40.0), PLAIN.with(GantryEnd.HOLD.spacing, 15.0))) {
             FormFact.Answer a = new FactsOnce(block(v)).get(FormFact.FORM);
             assertTrue(a.form().isEmpty() && a.problem().matches(".*\\d.* mm.*"), a.problem());
         }
+    }
+
+    /** A profile of 20 with 0.1 of play and 0.2 for the printer, its middle 20 up: a socket of 20.3 from 9.85 to 30.15, 25 deep; two set screws press on it. */
+    @Test
+    public void itHoldsAProfilesEndToo() {
+        Values v = Values.START.with(Marking.HEIGHT, 0.0).with(GantryEnd.HOLD.holds, EndSockets.Holds.PROFILE).with(GantryEnd.PASSAGE, 0.0);
+        Case c = PartExamples.caseOf(PartExamples.usual("gantry-end", v).part().bound("profile", new Binding.Usual("profile-20")), PartExamples.shop(60, 50, 32, 32));
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        Rays r = new Rays(TriangleTree.of(m));
+        double mouth = 42.3 / 2 + 2 + 25 + 5;
+        Vec3 in = new Vec3(mouth - 10, 0.1, 20);
+        assertEquals(2 * r.first(in.plus(new Vec3(0, -0.1, 0)), Vec3.Y, 0).orElseThrow().distanceMm(), 20.3, 1e-6);
+        assertEquals(r.first(in, Vec3.Z.times(-1), 0).orElseThrow().distanceMm(), 10.15, 1e-6);
+        assertEquals(r.first(new Vec3(mouth + 5, 0, 20), Vec3.X.times(-1), 0).orElseThrow().distanceMm(), 5 + 25, 1e-6, "25 deep");
+        PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
+        assertEquals(f.pieces().get(0).cavities().stream().filter(k -> k.feature().startsWith("set insert")).count(), 2);
+        assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
+        Case meets = PartExamples.caseOf(c.part().with(v.with(GantryEnd.PASSAGE, 20.0)), PartExamples.shop(60, 50, 32, 32));
+        assertTrue(new FactsOnce(meets).get(FormFact.FORM).problem().contains("runs into the profile"));
+        assertTrue(new FactsOnce(PartExamples.usual("gantry-end", v)).get(FormFact.FORM).problem().contains("Which profile"));
+    }
+
+    /** The other end of a gantry has its rods on the other side of the shaft: a mirror image. */
+    @Test
+    public void leftIsRightSeenInAMirror() {
+        Values v = Values.START.with(Marking.HEIGHT, 0.0).with(GantryEnd.ASIDE, 8.0);
+        Mesh right = PartExamples.mesh(PartExamples.usual("gantry-end", v));
+        Mesh left = PartExamples.mesh(PartExamples.usual("gantry-end", v.with(GantryEnd.HAND, Hand.LEFT)));
+        assertEquals(left.volumeMm3(), right.volumeMm3(), 1e-6);
+        assertEquals(left.bounds().min().y(), -right.bounds().max().y(), 1e-9);
+        assertEquals(left.bounds().max().y(), -right.bounds().min().y(), 1e-9);
     }
 }

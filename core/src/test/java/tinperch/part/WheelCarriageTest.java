@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.testng.annotations.Test;
+import tinperch.machine.space.Along;
 import tinperch.part.form.PartForm;
 import tinperch.part.bind.Role;
 import tinperch.part.bind.Binding;
@@ -180,5 +181,19 @@ public class WheelCarriageTest {
         assertEquals(PartExamples.findings(c).stream().filter(f -> f.severity() == Severity.STOP).toList(), List.of());
         assertEquals(new WheelCarriage().starts(c.recipe().refs()).get(0), Values.START.with(WheelCarriage.RIDE.axles.thread, "M5").with(WheelCarriage.RIDE.axles.length, 30.0)
                 .with(WheelCarriage.RIDE.rows, 40.0), "20 of profile and wheels of 24 that run 2 deep");
+    }
+
+    @Test
+    public void itCarriesASecondTool() {
+        Values v = PLAIN.with(BELT_WIDE, 0.0).with(WheelCarriage.SECOND.x, 60.0);
+        Case c = bound(v, WheelCarriage.SECOND_TOOL, "pair-20");
+        Mesh m = PartExamples.mesh(c);
+        assertEquals(m.openEdges(), 0);
+        assertEquals(PartExamples.meshes(c).size(), 1);
+        // Its bosses stand 8 above the plate of 6, an insert's hole of 4 in each.
+        assertEquals(m.bounds().max().z(), 14, 1e-9);
+        Rays r = new Rays(TriangleTree.of(m));
+        assertEquals(2 * r.first(new Vec3(70, 0, 12), Vec3.Y, 0).orElseThrow().distanceMm(), 4, 0.02);
+        assertEquals(new FactsOnce(c).get(FormFact.FORM).form().orElseThrow().screws().stream().filter(s -> s.row().equals("tool2")).count(), 2);
     }
 }

@@ -2,11 +2,15 @@ package tinperch.part.block;
 
 import java.util.List;
 import tinperch.hardware.ScrewThread;
+import tinperch.part.PartInputs;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
+import tinperch.part.param.PartProblem;
+import tinperch.part.param.Values;
+import tinperch.quantity.Quantity;
 
 /** The parameters of one row of screws that fasten something with a hole pattern; a family mounts as many as it has. */
 public final class ScrewBlock {
@@ -45,6 +49,28 @@ public final class ScrewBlock {
     public ScrewBlock(String id, String label, Card card, SeatKind seat, double standoffMm, double heldMm, double lengthMm, double slotMm) {
         this(id, label, card, seat, standoffMm, heldMm, lengthMm, slotMm, 0);
     }
+
+    /**
+     * Values whose heads are let in so deep that a screw of the length given reaches: through a nut and one turn beyond it, or one and a half diameters into the
+     * thread of what it holds.
+     *
+     * @param plasticMm wall and standoff together, {@code betweenMm} what lies between the part and what it holds
+     * @throws PartProblem when a screw of this length leaves too little under its head
+     */
+    public Values lettingIn(PartInputs in, double plasticMm, double betweenMm) {
+        ScrewThread t = in.hardware().thread(in.get(thread));
+        boolean tapped = in.get(seat) == SeatKind.TAPPED;
+        double beyond = tapped ? Math.min(1.5 * t.diameterMm(), Math.max(0, in.get(held) - 0.5)) : in.get(held) + in.get(seat).nutMm(t) + t.pitchMm();
+        double under = in.get(length) - (in.get(washer) ? t.washerThicknessMm() : 0) - betweenMm - beyond;
+        if (under < LEAST_UNDER_MM) {
+            throw new PartProblem(length, "Screws " + Quantity.mm(in.get(length)) + " long leave " + Quantity.mm(Math.max(0, under)) + " of plastic under their heads; take longer ones, at least "
+                    + Quantity.mm(Math.ceil(in.get(length) + LEAST_UNDER_MM - under)) + ".");
+        }
+        return in.values().with(recess, Math.max(0, Math.round(10 * (plasticMm - under)) / 10.0));
+    }
+
+    /** Under a head at least (common practice). */
+    private static final double LEAST_UNDER_MM = 2;
 
     /** One whose heads are let in. */
     public static ScrewBlock letIn(String id, String label, Card card, SeatKind seat, double heldMm, double lengthMm, double recessMm) {

@@ -69,6 +69,7 @@ public final class FrameBrace implements PartFamily {
     public static final ChoiceParam<Hand> HAND = Hand.param("wall.hand", WALL_CARD,
             "Of the machine, seen from in front; bind each side to its own readings, they are seldom mirror images");
     public static final ScrewBlock POST_SCREWS = new ScrewBlock("post", "post", POST_CARD, SeatKind.LOOSE_NUT, 0, 3, 16);
+    public static final SwitchParam REUSE = new SwitchParam("post.reuse", POST_CARD, "The screws that were there", false, "Their length is given: the heads are let in as deep as it asks");
     public static final SwitchParam ROOFS = new SwitchParam("post.roofs", POST_CARD, "Holes with a roof", true, "Lying holes print rounder with a roof of 45° over them");
     public static final NumberParam HEIGHT = NumberParam.length("arm.height", ARM_CARD, "Height", 20, 600, 120, "From the ground to the middle of the post's holes");
     public static final NumberParam REACH = NumberParam.length("arm.reach", ARM_CARD, "Reach", 20, 400, 100, "From the post's face to the foot's end");
@@ -118,7 +119,7 @@ public final class FrameBrace implements PartFamily {
     public List<Param<?>> params() {
         List<Param<?>> all = new ArrayList<>(List.of(WALL, EDGE, POST_WIDTH, LIP, LIP_PLAY, HAND));
         all.addAll(POST_SCREWS.params());
-        all.addAll(List.of(ROOFS, HEIGHT, REACH, ARM, THICK, INNER, BAR));
+        all.addAll(List.of(REUSE, ROOFS, HEIGHT, REACH, ARM, THICK, INNER, BAR));
         all.addAll(JOINT.params());
         all.addAll(HUG.params());
         all.addAll(BUSHES.params());
@@ -175,7 +176,8 @@ public final class FrameBrace implements PartFamily {
     }
 
     @Override
-    public PartForm form(PartInputs in) {
+    public PartForm form(PartInputs inputs) {
+        PartInputs in = inputs.get(REUSE) ? inputs.with(POST_SCREWS.lettingIn(inputs, inputs.get(WALL) + inputs.get(POST_SCREWS.standoff), inputs.get(HUG.base))) : inputs;
         ScrewRow row = new ScrewRow(POST_SCREWS, in, in.get(POST), in.get(JOINT.split) ? "wall" : "part", WALL, false);
         double across = row.places().stream().mapToDouble(p -> Math.abs(p[0])).max().orElse(0) + in.get(EDGE);
         double along = row.places().stream().mapToDouble(p -> Math.abs(p[1])).max().orElse(0) + in.get(EDGE);

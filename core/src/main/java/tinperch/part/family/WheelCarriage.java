@@ -56,6 +56,7 @@ public final class WheelCarriage implements PartFamily {
     private static final Card BLOCKS_CARD = new Card("block", "Rides on: bearing blocks");
     private static final Card MORE_CARD = new Card("more", "Holds: path and probe");
     private static final Card SWITCH_CARD = new Card("switch", "Holds: end switch");
+    private static final Card SECOND_CARD = new Card("tool2", "Holds: a second tool");
     private static final Card BELT_CARD = new Card("belt", "Holds: the belt");
 
     /** How the plate is bounded. */
@@ -67,6 +68,7 @@ public final class WheelCarriage implements PartFamily {
     public static final NumberParam EDGE = NumberParam.length("plate.edge", PLATE_CARD, "Round the holes", 2, 40, 6, "Plastic left round every hole");
     public static final CarriageRide RIDE = new CarriageRide(WHEELS_CARD, AXLES_CARD, BLOCKS_CARD);
     public static final ScrewBlock CARRIED = new ScrewBlock("tool", "tool-side", TOOL_CARD, SeatKind.INSERT, 8, 3, 8);
+    public static final ScrewBlock SECOND = new ScrewBlock("tool2", "second tool's", SECOND_CARD, SeatKind.INSERT, 8, 3, 8);
     public static final BeltClamp BELT = new BeltClamp(BELT_CARD);
     public static final NumberParam PATH = NumberParam.length("path.diameter", MORE_CARD, "Filament's path Ø", 0, 30, 0, "A hole in the middle of the tool's pattern; 0 for none");
     public static final NumberParam PROBE = NumberParam.length("probe.diameter", MORE_CARD, "Probe's hole Ø", 0, 40, 0, "For a threaded barrel with its two nuts: 8, 12 or 18; 0 for none");
@@ -77,6 +79,7 @@ public final class WheelCarriage implements PartFamily {
 
     public static final Role<ProfileRef> PROFILE = new Role<>("profile", ProfileRef.KIND, "profile", "the profile it runs on", false, "profile-20");
     public static final Role<HolesRef> TOOL_SIDE = new Role<>("tool", HolesRef.KIND, "tool side", "the holes of what it carries", false, "holes-32x32");
+    public static final Role<HolesRef> SECOND_TOOL = new Role<>("tool2", HolesRef.KIND, "second tool", "the holes of a second thing it carries", true, "pair-20");
     public static final Role<HolesRef> BLOCK = new Role<>("block", HolesRef.KIND, "bearing block", "the threads of one bearing block", true, "holes-24x18");
     public static final Role<HolesRef> END_SWITCH = new Role<>("switch", HolesRef.KIND, "end switch", "the holes of the end switch", true, "pair-9.5");
     public static final Role<PlateRef> PLATE = new Role<>("plate", PlateRef.KIND, "plate", "the plate whose outline it is to have", true, "outline-80x60");
@@ -106,7 +109,7 @@ public final class WheelCarriage implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(PROFILE, TOOL_SIDE, BLOCK, END_SWITCH, PLATE);
+        return List.of(PROFILE, TOOL_SIDE, SECOND_TOOL, BLOCK, END_SWITCH, PLATE);
     }
 
     @Override
@@ -114,6 +117,7 @@ public final class WheelCarriage implements PartFamily {
         List<Param<?>> all = new ArrayList<>(List.of(THICKNESS, OUTLINE, EDGE));
         all.addAll(RIDE.wheelParams());
         all.addAll(CARRIED.params());
+        all.addAll(SECOND.params());
         all.addAll(BELT.params());
         all.addAll(RIDE.blockParams());
         all.addAll(List.of(PATH, PROBE, PROBE_X, PROBE_Y, PROBE_RIM));
@@ -135,6 +139,9 @@ public final class WheelCarriage implements PartFamily {
         }
         if (card.equals(TOOL_CARD)) {
             return CARRIED.thread.of(v) + ", " + CARRIED.standoff.show(v) + " above the plate";
+        }
+        if (card.equals(SECOND_CARD)) {
+            return SECOND.thread.of(v) + " where its holes are bound";
         }
         if (card.equals(BLOCKS_CARD)) {
             return RIDE.on.of(v) == CarriageRide.On.BLOCKS ? RIDE.blocks.thread.of(v) + "×" + Quantity.plain(RIDE.blocks.length.of(v), Unit.MM) : "none";
@@ -160,17 +167,19 @@ public final class WheelCarriage implements PartFamily {
         double t = in.get(THICKNESS);
         CarriageRide.Made ride = RIDE.of(in, THICKNESS, EDGE, in.refs().of(BLOCK), in.get(PROFILE).known());
         ScrewRow tool = new ScrewRow(CARRIED, in, in.get(TOOL_SIDE), "part", THICKNESS, true);
-        Optional<ScrewRow> endSwitch = in.refs().of(END_SWITCH).map(h -> new ScrewRow(SWITCH, in, h, "part", THICKNESS, true));
+        List<ScrewRow> more = new ArrayList<>();
+        in.refs().of(SECOND_TOOL).map(h -> new ScrewRow(SECOND, in, h, "part", THICKNESS, true)).ifPresent(more::add);
+        in.refs().of(END_SWITCH).map(h -> new ScrewRow(SWITCH, in, h, "part", THICKNESS, true)).ifPresent(more::add);
         List<ScrewRow> rows = new ArrayList<>(List.of(ride.row(), tool));
-        endSwitch.ifPresent(rows::add);
+        rows.addAll(more);
         List<Solid> body = new ArrayList<>();
-        outline(in, ride, tool, endSwitch).forEach(p -> body.add(Leaf.extrusion("plate", p, Placement.HERE, 0, t)));
-        double high = Math.max(tool.standoffMm(), endSwitch.map(ScrewRow::standoffMm).orElse(0.0)) + in.get(BELT.wide);
+        outline(in, ride, tool, more).forEach(p -> body.add(Leaf.extrusion("plate", p, Placement.HERE, 0, t)));
+        double high = rows.stream().skip(1).mapToDouble(ScrewRow::standoffMm).max().orElse(0) + in.get(BELT.wide);
         List<Solid> cuts = new ArrayList<>(BELT.slots(in, t));
         List<Cavity> cavities = new ArrayList<>();
         List<Screw> screws = new ArrayList<>(ride.more());
         List<Held> held = new ArrayList<>(List.of(tool.heldThing()));
-        endSwitch.map(ScrewRow::heldThing).ifPresent(held::add);
+        more.forEach(m -> held.add(m.heldThing()));
         held.addAll(ride.held());
         rows.forEach(r -> {
             body.addAll(r.bosses());
@@ -197,7 +206,7 @@ public final class WheelCarriage implements PartFamily {
     }
 
     /** Discs round everything and webs: round the tool's holes, from all else to the two nearest of them, from wheel to wheel. */
-    private static List<Profile> outline(PartInputs in, CarriageRide.Made ride, ScrewRow tool, Optional<ScrewRow> endSwitch) {
+    private static List<Profile> outline(PartInputs in, CarriageRide.Made ride, ScrewRow tool, List<ScrewRow> more) {
         double toolDisc = Math.max(tool.bossMm() / 2, tool.cutRadiusMm() + in.get(EDGE));
         GrownOutline all = new GrownOutline(tool.places().stream().map(p -> new Disc(p[0], p[1], toolDisc)).toList());
         ride.discs().forEach(row -> {
@@ -208,7 +217,7 @@ public final class WheelCarriage implements PartFamily {
         if (in.get(PROBE) > 0) {
             all.held(new Disc(in.get(PROBE_X), in.get(PROBE_Y), in.get(PROBE) / 2 + in.get(PROBE_RIM)));
         }
-        endSwitch.ifPresent(r -> r.places().forEach(p -> all.held(new Disc(p[0], p[1], r.cutRadiusMm() + in.get(EDGE)))));
+        more.forEach(r -> r.places().forEach(p -> all.held(new Disc(p[0], p[1], Math.max(r.standoffMm() > 0 ? r.bossMm() / 2 : 0, r.cutRadiusMm() + in.get(EDGE))))));
         return switch (in.get(OUTLINE)) {
             case GROWN -> all.grown();
             case RECTANGLE -> List.of(all.rectangle(in.get(EDGE)));

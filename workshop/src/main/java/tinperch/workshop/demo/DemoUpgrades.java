@@ -300,7 +300,7 @@ final class DemoUpgrades {
 
     /** Half the pulley's pitch Ø aside, so that one run of the belt goes midway between the rods: 20 teeth of 2 mm, 20 × 2 / π / 2. */
     private void driveEnd() {
-        Values v = Values.START.with(GantryEnd.ASIDE, 6.4).with(GantryEnd.TILT, 45.0).with(GantryEnd.PASSAGE, 18.0);
+        Values v = Values.START.with(GantryEnd.ASIDE, 6.4).with(GantryEnd.HOLD.tilt, 45.0).with(GantryEnd.PASSAGE, 18.0);
         upgrade("ruff-drive", "ruff", "End block for the left drive", LocalDate.of(2026, 11, 14),
                 new Trouble("The wooden block at the drive's end has split; the belt jumps a tooth and the guide rods work loose.", "jumps in an hour of cutting", "6 jumps"), "curlew",
                 PartDesign.of(FIRST, "gantry-end", "Drive end block", v).withMaterial("PETG").bound("motor", new Binding.OnSheet("ruff-motor", ""))
