@@ -1,9 +1,9 @@
 package tinperch.check;
 
-import java.util.ArrayList;
 import java.util.List;
 import tinperch.fact.Facts;
 import tinperch.fact.MeshesFact;
+import tinperch.part.Does;
 import tinperch.upgrade.Case;
 
 /** Does every piece carry its revision mark? */
@@ -18,13 +18,8 @@ public final class MarkCheck implements Check {
         if (c.recipe().mark().isEmpty()) {
             return List.of();
         }
-        List<Finding> all = new ArrayList<>();
-        for (MeshesFact.Made m : facts.get(MeshesFact.MESHES).pieces()) {
-            if (m.mark().isEmpty()) {
-                all.add(Finding.of("mark." + m.piece().id(), Severity.LOOK, "No room for the mark " + c.recipe().mark() + " on the " + m.piece().name(),
-                        "Loose prototypes cannot be told apart afterwards; make room for it, or write it on with a pen."));
-            }
-        }
-        return all;
+        List<String> bare = facts.get(MeshesFact.MESHES).pieces().stream().filter(m -> m.mark().isEmpty()).map(m -> m.piece().name()).toList();
+        return bare.isEmpty() ? List.of() : List.of(Finding.of("mark", Severity.LOOK, "No room for the mark " + c.recipe().mark() + " on the " + String.join(", the ", bare),
+                "Loose prototypes cannot be told apart afterwards; make room for it, or write it on with a pen."));
     }
 }

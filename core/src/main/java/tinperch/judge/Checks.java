@@ -7,6 +7,7 @@ import tinperch.check.BuildCheck;
 import tinperch.check.BushCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
+import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
 import tinperch.check.OneBodyCheck;
@@ -32,6 +33,7 @@ public final class Checks {
             new DovetailCheck(),
             new BushCheck(),
             new AirAreaCheck(),
+            new IntakeCheck(),
             new SkinCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),

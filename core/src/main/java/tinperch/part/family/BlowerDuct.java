@@ -58,6 +58,8 @@ public final class BlowerDuct implements PartFamily {
     public static final Role<HolesRef> MACHINE_SIDE = new Role<>("mount", HolesRef.KIND, "machine side", "the holes or threads its bracket is screwed to", true, "pair-20");
     public static final Role<TipRef> AIM = new Role<>("aim", TipRef.KIND, "nozzle", "what the air is aimed at: its tip", true, "");
 
+    /** Of a radial fan's housing its intake is about so much across (common practice, value from memory). */
+    private static final double INTAKE = 0.6;
     /** From the ledge to where the tube leaves the socket. */
     private static final double LEAST_MM = 1.5;
 
@@ -163,7 +165,8 @@ public final class BlowerDuct implements PartFamily {
         });
         Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches);
         return PartForm.of(part, screws, held, dimensions(in, outlets, outerX, outerY, top), Optional.of(mount))
-                .withAir(List.of(outlets.path("air of the " + fan.name(), opening.widthMm() * opening.heightMm())));
+                .withAir(List.of(outlets.path("air of the " + fan.name(), opening.widthMm() * opening.heightMm())
+                        .from(new Placement(new Vec3(fan.depthMm() / 2, (fan.frameMm() - fan.mouthMm()) / 2, -fan.frameMm() / 2), Vec3.Y, Vec3.Z, Vec3.X), INTAKE * fan.frameMm())));
     }
 
     private static List<Dimension> dimensions(PartInputs in, DuctOutlets.Made outlets, double x, double y, double top) {

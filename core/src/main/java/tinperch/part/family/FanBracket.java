@@ -216,7 +216,8 @@ public final class FanBracket implements PartFamily {
             held.add(new Held(fan.name() + of, Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
                     new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), 0, fan.depthMm()), 0.05));
             ways.add(new AirPath("air of the " + fan.name() + of, Math.PI * ring * ring / 4, Math.PI * in.get(OPENING) * in.get(OPENING) / 4, face,
-                    List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø"))));
+                    List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø")))
+                    .from(new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X, Vec3.Z, Vec3.Y.times(-1)), ring));
         }
         held.add(mounted.heldThing());
         List<Screw> screws = new ArrayList<>(standing.screws());

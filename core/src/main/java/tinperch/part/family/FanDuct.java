@@ -181,7 +181,8 @@ public final class FanDuct implements PartFamily {
         }
         reaches.add(new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall")));
         Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches);
-        return PartForm.of(part, screws, held, dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)));
+        return PartForm.of(part, screws, held, dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)
+                .from(new Placement(new Vec3(0, 0, -standoff - fan.depthMm()), Vec3.X, Vec3.Y.times(-1), Vec3.Z.times(-1)), ring)));
     }
 
     private static List<Dimension> dimensions(PartInputs in, DuctOutlets.Made outlets, double half) {

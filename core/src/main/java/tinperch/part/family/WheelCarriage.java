@@ -99,7 +99,7 @@ public final class WheelCarriage implements PartFamily {
 
     @Override
     public String purpose() {
-        return "Runs on a profile by grooved wheels or on rods by bearing blocks, carries a tool and clamps the belt.";
+        return "Runs on grooved wheels or bearing blocks, carries a tool and clamps the belt.";
     }
 
     @Override

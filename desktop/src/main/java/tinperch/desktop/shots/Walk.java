@@ -19,6 +19,7 @@ import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Anchor;
+import tinperch.part.family.FrameBrace;
 import tinperch.part.feature.Feature;
 import tinperch.part.param.Values;
 import tinperch.upgrade.PartDesign;
@@ -146,7 +147,20 @@ final class Walk {
         });
         detail("duct", () -> at("turnstone-duct", Station.SHAPE));
         detail("duct-place", () -> onTheMachine("turnstone-duct"));
+        detail("blower", () -> at("curlew-blower", Station.SHAPE));
+        detail("blower-place", () -> onTheMachine("curlew-blower"));
+        detail("blower-measure", () -> at("curlew-blower", Station.MEASURE));
+        detail("ways-out", () -> {
+            at("curlew-filter", Station.SHAPE);
+        });
+        detail("ways-out-typed", () -> type("#field-box.inlet", "84"));
+        detail("ways-out-found", () -> { });
         detail("brace", () -> at("avocet-braces", Station.SHAPE));
+        detail("bushes", () -> {
+            PartDesign p = desk.part().orElseThrow();
+            desk.edits().make("avocet-braces", p.with(p.values().with(FrameBrace.BUSHES.on, true).with(FrameBrace.BUSHES.misfitX, 0.5).with(FrameBrace.EDGE, 12.0).with(FrameBrace.HUG.base, 4.0)), "bushes");
+            Platform.runLater(() -> ((Slider) find("#pull-apart")).setValue(1));
+        });
         detail("end-block", () -> at("ruff-drive", Station.SHAPE));
         detail("end-block-place", () -> onTheMachine("ruff-drive"));
         detail("bracket", () -> at("curlew-stir", Station.SHAPE));
@@ -245,9 +259,13 @@ final class Walk {
     }
 
     private void typeWrong() {
-        TextField f = (TextField) find("#field-plate.width");
+        type("#field-plate.width", "40");
+    }
+
+    private void type(String id, String text) {
+        TextField f = (TextField) find(id);
         f.requestFocus();
-        f.setText("40");
+        f.setText(text);
         f.fireEvent(new ActionEvent());
     }
 }
