@@ -174,7 +174,7 @@ public class BadInputTest extends WindowTest {
         assertTrue(text("ways-out-why").contains("wider than the plenum"), text("ways-out-why"));
         assertTrue(find("fitting-sheet").getOpacity() < 0.5, "the last good shape is greyed");
         assertEquals(FilterHousing.INLET.of(part("curlew-filter").values()), was, "nothing changed");
-        press("way-1");
+        click("way-1");
         waitFor(() -> FilterHousing.INLET.of(part("curlew-filter").values()) == 84, "it was not taken");
         assertTrue(FilterHousing.LEDGE.of(part("curlew-filter").values()) < FilterHousing.LEDGE.start(), "the ledge gave way");
         waitFor(() -> find("way-back") == null && find("fitting-sheet").getOpacity() == 1, "the bar stays");
@@ -183,8 +183,9 @@ public class BadInputTest extends WindowTest {
         waitForPicture();
         type("field-box.inlet", "84");
         waitFor(() -> find("way-back") != null, "no ways out");
-        press("way-back");
+        click("way-back");
         waitFor(() -> find("fitting-sheet").getOpacity() == 1, "it stays grey");
+        assertEquals(text("field-box.inlet"), FilterHousing.INLET.words(was), "the field shows what holds");
         assertEquals(FilterHousing.INLET.of(part("curlew-filter").values()), was);
     }
 }

@@ -60,6 +60,11 @@ final class ParamRows {
         });
     }
 
+    /** Shows what holds, whatever was typed. */
+    void takeBack() {
+        fields.forEach((p, f) -> f.show(p.show(shown)));
+    }
+
     /** The field of a number. */
     Optional<CommitField> field(Param<?> p) {
         return Optional.ofNullable(fields.get(p));

@@ -96,6 +96,11 @@ final class PartCards extends Scroller {
         }
     }
 
+    /** Every field shows what holds, whatever was typed. */
+    void takeBack() {
+        cards.values().stream().filter(c -> c.rows != null).forEach(c -> c.rows.takeBack());
+    }
+
     void refresh() {
         PartDesign part = part();
         name.refresh(part.name());

@@ -43,7 +43,7 @@ final class ShapeStation extends BorderPane implements View {
         this.desk = desk;
         this.upgradeId = upgradeId;
         getStyleClass().add("page");
-        ways = new WaysOutBar(desk, this::veil);
+        ways = new WaysOutBar(desk, this::veil, () -> cards.takeBack());
         desk.assessmentProperty().addListener(new WeakChangeListener<>(onJudged));
         bar = new PartBar(desk, upgradeId, this::chooseKind, this::showBody);
     }

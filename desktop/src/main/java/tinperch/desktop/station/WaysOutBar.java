@@ -18,15 +18,21 @@ import tinperch.upgrade.Case;
 final class WaysOutBar extends VBox {
     private final Desk desk;
     private final Runnable changed;
+    private final Runnable back;
     private final Label why = Ui.id(Ui.text("", "complaint"), "ways-out-why");
     private final FlowPane ways = new FlowPane(6, 4);
     private int asked;
+    private List<Object> open = List.of();
 
-    /** @param changed when it has something to say, or nothing any more */
-    WaysOutBar(Desk desk, Runnable changed) {
+    /**
+     * @param changed when it has something to say, or nothing any more
+     * @param back has fields show again what holds
+     */
+    WaysOutBar(Desk desk, Runnable changed, Runnable back) {
         super(4);
         this.desk = desk;
         this.changed = changed;
+        this.back = back;
         Ui.id(this, "ways-out");
         setPadding(new Insets(8, 0, 0, 12));
         getChildren().addAll(why, ways);
@@ -40,7 +46,13 @@ final class WaysOutBar extends VBox {
     Optional<String> set(String upgradeId, String partId, Param<?> param, String text) {
         Optional<String> refused = desk.edits().set(upgradeId, partId, param, text);
         Optional<Case> wanted = refused.isPresent() ? desk.edits().asked(upgradeId, partId, param, text) : Optional.empty();
+        List<Object> asks = List.of(upgradeId, partId, param.key(), text);
+        if (wanted.isPresent() && asks.equals(open)) {
+            // The field was left for one of the buttons and asks once more.
+            return refused;
+        }
         asked++;
+        open = wanted.isPresent() ? asks : List.of();
         why.setText(wanted.isPresent() ? refused.orElse("") : "");
         ways.getChildren().clear();
         changed.run();
@@ -63,13 +75,17 @@ final class WaysOutBar extends VBox {
             ways.getChildren().add(b);
         }
         Button leave = Ui.id(new Button("Leave it as it was"), "way-back");
-        leave.setOnAction(e -> close());
+        leave.setOnAction(e -> {
+            close();
+            back.run();
+        });
         ways.getChildren().add(leave);
     }
 
     /** Nothing to say any more. */
     void close() {
         asked++;
+        open = List.of();
         why.setText("");
         ways.getChildren().clear();
         changed.run();
