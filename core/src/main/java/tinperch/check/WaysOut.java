@@ -60,7 +60,7 @@ public final class WaysOut {
         List<Way> ways = new ArrayList<>();
         first.filter(NumberParam.class::isInstance).map(NumberParam.class::cast).flatMap(this::nearest).ifPresent(ways::add);
         family.params().stream().filter(NumberParam.class::isInstance).map(NumberParam.class::cast).filter(n -> first.filter(n::equals).isEmpty())
-                .map(this::nearest).flatMap(Optional::stream).min(Comparator.comparingDouble(w -> Math.abs(w.to - w.param.of(v)) / Math.max(1, Math.abs(w.param.of(v))))).ifPresent(ways::add);
+                .map(this::nearest).flatMap(Optional::stream).min(Comparator.comparingDouble(w -> Math.abs(w.to - raw(w.param, v)) / Math.max(1, Math.abs(raw(w.param, v))))).ifPresent(ways::add);
         return ways;
     }
 
@@ -68,6 +68,9 @@ public final class WaysOut {
         stop.check();
         tried++;
         try {
+            for (Param<?> p : family.params()) {
+                p.of(v);
+            }
             family.form(new PartInputs(v, in.refs(), in.hardware(), in.holeOffsetMm(), in.fits(), in.models()));
             return Optional.empty();
         } catch (PartProblem e) {
@@ -77,13 +80,18 @@ public final class WaysOut {
         }
     }
 
+    /** A number as it stands there, though it may be one the parameter cannot be. */
+    private static double raw(NumberParam n, Values v) {
+        return v.numbers().getOrDefault(n.key(), n.start());
+    }
+
     private boolean builds(NumberParam n, double to) {
         return problem(n.set(in.values(), to)).isEmpty();
     }
 
     /** The nearest value that can be built, above or below. */
     private Optional<Way> nearest(NumberParam n) {
-        double now = n.of(in.values());
+        double now = raw(n, in.values());
         Optional<Way> best = Optional.empty();
         for (double end : new double[] {n.min(), n.max()}) {
             Optional<Way> way = towards(n, now, end);
@@ -122,7 +130,7 @@ public final class WaysOut {
                 bad = middle;
             }
         }
-        return Optional.of(new Way(Quantity.inSentence(n.label()) + " " + n.show(in.values()) + " → " + n.words(good), n, good, n.set(in.values(), good)));
+        return Optional.of(new Way(Quantity.inSentence(n.label()) + " " + n.words(now) + " → " + n.words(good), n, good, n.set(in.values(), good)));
     }
 
     private static double step(NumberParam n) {

@@ -74,4 +74,14 @@ public class WaysOutTest {
         }
         assertTrue(failed > 20 && helped >= failed * 0.95, helped + " of " + failed);
     }
+
+    /** A file may hold a number no field takes: the way out is the nearest that is one. */
+    @Test
+    public void aNumberOutOfItsRangeIsBroughtBack() {
+        Values v = new Values(java.util.Map.of(FilterHousing.BASE.key(), 900.0), java.util.Map.of());
+        List<WaysOut.Way> ways = WaysOut.of(PartExamples.usual("filter-housing", v), Optional.empty(), Stop.NEVER);
+        assertEquals(ways.get(0).param(), FilterHousing.BASE);
+        assertEquals(ways.get(0).to(), FilterHousing.BASE.max(), 1e-9);
+        assertTrue(ways.get(0).label().startsWith("base 900 mm →"), ways.get(0).label());
+    }
 }

@@ -166,13 +166,13 @@ public class EditAndExportTest extends TempFolder {
         Path p = PartExport.write(Parcel.of(c, items(c), "R5"), PartFormats.THREE_MF, folder).get(0);
         try (ZipFile zip = new ZipFile(p.toFile())) {
             String rels = new String(zip.getInputStream(zip.getEntry("_rels/.rels")).readAllBytes(), StandardCharsets.UTF_8);
-            assertTrue(rels.contains("relationships/metadata/thumbnail") && rels.contains("/Metadata/thumbnail.png"), rels);
-            assertTrue(new String(zip.getInputStream(zip.getEntry("[Content_Types].xml")).readAllBytes(), StandardCharsets.UTF_8).contains("Extension=\"png\""));
-            BufferedImage image = ImageIO.read(zip.getInputStream(zip.getEntry("Metadata/thumbnail.png")));
+            assertTrue(rels.contains("relationships/metadata/thumbnail") && rels.contains("/Metadata/thumbnail.jpeg"), rels);
+            assertTrue(new String(zip.getInputStream(zip.getEntry("[Content_Types].xml")).readAllBytes(), StandardCharsets.UTF_8).contains("Extension=\"jpeg\""));
+            BufferedImage image = ImageIO.read(zip.getInputStream(zip.getEntry("Metadata/thumbnail.jpeg")));
             assertEquals(image.getWidth(), 256);
             int seen = 0;
             for (int i = 0; i < 256 * 256; i++) {
-                seen += image.getRGB(i % 256, i / 256) >>> 24 > 128 ? 1 : 0;
+                seen += (image.getRGB(i % 256, i / 256) & 0xFF) < 200 ? 1 : 0;
             }
             assertTrue(seen > 256 * 256 / 6 && seen < 256 * 256 * 5 / 6, seen + " of its points show the part");
         }

@@ -67,10 +67,10 @@ public record DuctTube(Vec3 from, Vec3 to, Vec3 out) {
                 .minus(out.times(3 * r * s * s * reach()));
     }
 
+    /** Its derivative: straight up at the opening to the last bit, so that the first ring lies in the opening's plane. */
     private Vec3 along(double s) {
-        double h = 1e-4;
-        Vec3 d = at(Math.min(1, s + h)).minus(at(Math.max(0, s - h)));
-        return d.times(1 / d.length());
+        double r = 1 - s;
+        return to.minus(from).times(6 * r * s).plus(Vec3.Z.times((3 * r * r - 6 * r * s) * reach())).minus(out.times((6 * r * s - 3 * s * s) * reach())).unit();
     }
 
     /**

@@ -46,8 +46,8 @@ public record MeshBlob(String id, byte[] bytes) {
     }
 
     /** A small picture kept beside meshes; its bytes as they are. */
-    public static MeshBlob ofPicture(byte[] png) {
-        return new MeshBlob(id(png), png);
+    public static MeshBlob ofPicture(byte[] jpeg) {
+        return new MeshBlob(id(jpeg), jpeg);
     }
 
     private static String id(byte[] bytes) {

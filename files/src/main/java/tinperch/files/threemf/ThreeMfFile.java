@@ -25,7 +25,8 @@ import tinperch.solid.SinglePrecision;
 public final class ThreeMfFile {
     static final String CORE = "http://schemas.microsoft.com/3dmanufacturing/core/2015/02";
     private static final String MODEL_PATH = "3D/3dmodel.model";
-    private static final String PICTURE_PATH = "Metadata/thumbnail.png";
+    /** JPEG by its longer ending: there are readers that take every png in a package for a texture and fall over it. */
+    private static final String PICTURE_PATH = "Metadata/thumbnail.jpeg";
 
     private ThreeMfFile() {}
 
@@ -82,7 +83,7 @@ public final class ThreeMfFile {
      *
      * @param title of the whole
      * @param metadata further entries by their names in the core specification ("Description", "CreationDate" …)
-     * @param picture a small picture of it, PNG
+     * @param picture a small picture of it, JPEG
      */
     public static void write(List<Item> items, String title, Map<String, String> metadata, Optional<byte[]> picture, OutputStream out) throws IOException {
         ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8);
@@ -90,7 +91,7 @@ public final class ThreeMfFile {
                 + "<Types xmlns=\"http://schemas.openxmlformats.org/package/2006/content-types\">"
                 + "<Default Extension=\"rels\" ContentType=\"application/vnd.openxmlformats-package.relationships+xml\"/>"
                 + "<Default Extension=\"model\" ContentType=\"application/vnd.ms-package.3dmanufacturing-3dmodel+xml\"/>"
-                + (picture.isPresent() ? "<Default Extension=\"png\" ContentType=\"image/png\"/>" : "") + "</Types>");
+                + (picture.isPresent() ? "<Default Extension=\"jpeg\" ContentType=\"image/jpeg\"/>" : "") + "</Types>");
         entry(zip, "_rels/.rels", "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n"
                 + "<Relationships xmlns=\"http://schemas.openxmlformats.org/package/2006/relationships\">"
                 + "<Relationship Target=\"/" + MODEL_PATH + "\" Id=\"rel0\" "

@@ -37,7 +37,7 @@ public final class Keeping {
             blobs.add(blob);
             pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
         }
-        MeshBlob picture = MeshBlob.ofPicture(Thumbnail.png(made.stream().map(MeshesFact.Made::mesh).toList()));
+        MeshBlob picture = MeshBlob.ofPicture(Thumbnail.jpeg(made.stream().map(MeshesFact.Made::mesh).toList()));
         blobs.add(picture);
         return new Packed(new Revision(c.upgrade().id(), c.part().id(), number, at.truncatedTo(ChronoUnit.SECONDS), reason, c.part(),
                 Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW, c.key().hex(), picture.id()), blobs);

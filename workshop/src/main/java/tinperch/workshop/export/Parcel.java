@@ -11,7 +11,7 @@ import tinperch.upgrade.PartDesign;
  *
  * @param mark of the revision, "R5"
  * @param made what it is made of, to be drawn and listed; empty for a kept revision, which is only its meshes
- * @param picture its small picture, PNG, made when it is asked for; empty for a revision kept by an earlier version, without
+ * @param picture its small picture, JPEG, made when it is asked for; empty for a revision kept by an earlier version, without
  */
 public record Parcel(List<Item> items, PartDesign part, String upgradeName, String mark, Optional<Case> made, Supplier<Optional<byte[]>> picture) {
     public Parcel {
@@ -20,7 +20,7 @@ public record Parcel(List<Item> items, PartDesign part, String upgradeName, Stri
 
     /** Of a part as it stands. */
     public static Parcel of(Case c, List<Item> items, String mark) {
-        return new Parcel(items, c.part(), c.upgrade().name(), mark, Optional.of(c), () -> Optional.of(Thumbnail.png(items.stream().map(Item::mesh).toList())));
+        return new Parcel(items, c.part(), c.upgrade().name(), mark, Optional.of(c), () -> Optional.of(Thumbnail.jpeg(items.stream().map(Item::mesh).toList())));
     }
 
     /** "Blower carriage R5". */

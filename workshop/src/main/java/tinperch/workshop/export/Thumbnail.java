@@ -24,12 +24,12 @@ public final class Thumbnail {
     private static final double YAW = 30;
     private static final double PITCH = 30;
     private static final double APART_MM = 10;
-    private static final Rasteriser.Paint PAINT = new Rasteriser.Paint(0xD9B25F, 0xD9B25F, 0x2E302C, 0xD9B25F, 0x808080, 0, FINE);
+    private static final Rasteriser.Paint PAINT = new Rasteriser.Paint(0xD9B25F, 0xD9B25F, 0x2E302C, 0xD9B25F, 0x808080, 0xFFFFFFFF, FINE);
 
     private Thumbnail() {}
 
-    /** The picture as PNG: the same meshes give the same picture. */
-    public static byte[] png(List<Mesh> pieces) {
+    /** The picture as JPEG: the same meshes give the same picture. */
+    public static byte[] jpeg(List<Mesh> pieces) {
         List<Mesh> row = new ArrayList<>();
         double x = 0;
         for (Mesh m : pieces) {
@@ -47,7 +47,7 @@ public final class Thumbnail {
         rasteriser.draw(new Scene(all, FeatureEdges.of(all), "", List.of(), Optional.empty()), new Camera(YAW, PITCH, b.centre(), 0.92 * px / Math.max(1, Math.max(across, up))), px, px, PAINT);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try {
-            ImageIO.write(halved(rasteriser.argb(), px), "png", out);
+            ImageIO.write(halved(rasteriser.argb(), px), "jpeg", out);
         } catch (IOException e) {
             throw new IllegalStateException("Memory cannot be written to", e);
         }
@@ -55,7 +55,7 @@ public final class Thumbnail {
     }
 
     private static BufferedImage halved(int[] fine, int px) {
-        BufferedImage image = new BufferedImage(PX, PX, BufferedImage.TYPE_INT_ARGB_PRE);
+        BufferedImage image = new BufferedImage(PX, PX, BufferedImage.TYPE_INT_RGB);
         int[] row = new int[PX];
         for (int y = 0; y < PX; y++) {
             for (int x = 0; x < PX; x++) {
