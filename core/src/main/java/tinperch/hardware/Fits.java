@@ -12,6 +12,15 @@ package tinperch.hardware;
 public record Fits(double slotMm, double pegMm, double pressMm, double runningMm) {
     /** Where no coupon was printed: common practice, values from memory; press seats −0.05…+0.1, sliding ones +0.2. */
     public static final Fits USUAL = new Fits(0.2, -0.1, -0.05, 0.2);
+    /** More than this no printer needs: what a file says beyond it is not believed. */
+    private static final double MOST_MM = 3;
+
+    public Fits {
+        slotMm = Math.abs(slotMm) <= MOST_MM ? slotMm : 0.2;
+        pegMm = Math.abs(pegMm) <= MOST_MM ? pegMm : -0.1;
+        pressMm = Math.abs(pressMm) <= MOST_MM ? pressMm : -0.05;
+        runningMm = Math.abs(runningMm) <= MOST_MM ? runningMm : 0.2;
+    }
 
     /** With another slot. */
     public Fits withSlot(double mm) {

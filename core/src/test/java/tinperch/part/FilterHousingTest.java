@@ -139,7 +139,7 @@ public class FilterHousingTest {
         double whole = PartExamples.meshes(onAWall(v)).get(0).volumeMm3();
         // The box ends 52.4 from the middle; the zone of 10 × 12 lies 60 to 70 from it, with 2 of room all round: 14 × 16 through a base of 3.
         for (double x : new double[] {160, 30}) {
-            double cut = PartExamples.meshes(onAWall(v, access("switch", x, 0, 94, 10, 40, 12), access("socket", 190, -60, 94, 10, 20, 12), access("behind", 60, -50, 94, 10, 40, 12))).get(0).volumeMm3();
+            double cut = PartExamples.meshes(onAWall(v, access("switch", x, 0, 94, 10, 40, 12), access("socket", 190, -60, 94, 10, 20, 12), access("behind", 60, -50, 94, 10, 40, 12), access("far before it", 100, 60, 94, 10, 40, 12))).get(0).volumeMm3();
             assertEquals(whole - cut, 14 * 16 * 3, 1e-6);
         }
         assertEquals(PartExamples.meshes(onAWall(v.with(FilterHousing.WINDOWS.on, false), access("switch", 160, 0, 94, 10, 40, 12))).get(0).volumeMm3(), whole, 1e-6);

@@ -123,9 +123,9 @@ public class ResolverTest {
     @Test
     public void kindsOfComponentsNameKindsOfSheets() {
         for (ComponentKind k : ComponentKind.values()) {
-            if (!k.thing().isEmpty()) {
-                assertTrue(SheetKind.of(k.thing()).isPresent(), k + " names the sheet “" + k.thing() + "”");
-                assertTrue(!UsualThing.ofKinds(List.of(k.thing())).isEmpty(), k.label());
+            for (String thing : k.things()) {
+                assertTrue(SheetKind.of(thing).isPresent(), k + " names the sheet “" + thing + "”");
+                assertTrue(!UsualThing.ofKinds(List.of(thing)).isEmpty(), k.label());
             }
         }
     }

@@ -55,8 +55,9 @@ public final class AccessWindows {
      *
      * @param mount where the site is, seen from the part
      * @param halfX half of the base, {@code halfY} the other way; a zone beside it needs no window
+     * @param thickMm of the base; a zone that begins farther out is not under it
      */
-    public List<Window> over(PartInputs in, Optional<AccessRef> access, Placement mount, double halfX, double halfY) {
+    public List<Window> over(PartInputs in, Optional<AccessRef> access, Placement mount, double halfX, double halfY, double thickMm) {
         List<Window> all = new ArrayList<>();
         if (access.isEmpty() || !in.get(on)) {
             return all;
@@ -75,8 +76,8 @@ public final class AccessWindows {
                 }
             }
             Window w = new Window(zone.name(), low[0] - in.get(room), high[0] + in.get(room), low[1] - in.get(room), high[1] + in.get(room));
-            // What ends behind the face it stands on is not in its way.
-            if (high[2] > 0 && w.meets(halfX, halfY)) {
+            // What ends behind the face it stands on, or begins well before it, is not in its way.
+            if (high[2] > 0 && low[2] < thickMm + in.get(room) && w.meets(halfX, halfY)) {
                 all.add(w);
             }
         }

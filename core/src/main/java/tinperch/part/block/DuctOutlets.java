@@ -130,13 +130,29 @@ public final class DuctOutlets {
             return tubes.get(0).lying(1);
         }
 
+        /**
+         * That no outlet reaches back into what it comes from.
+         *
+         * @param topMm upper side of that, {@code what} it is, "plate"
+         * @throws PartProblem when one does
+         */
+        public void clearOf(double topMm, String what, Optional<TipRef> tip) {
+            double more = Math.ceil(topMm + 1 - lowestZ());
+            if (more > 0) {
+                throw aimed ? new PartProblem(distance, "Aimed at the " + tip.map(TipRef::name).orElse("tip") + " the outlet's edge would reach " + Quantity.mm(more) + " back into the " + what
+                        + "; move the fan away from it, or turn the outlet otherwise.")
+                        : new PartProblem(length, "The edge of an outlet turned by " + tilt.show(in.values()) + " reaches back into the " + what + "; make the duct at least "
+                        + Quantity.mm(Math.ceil(in.get(length) + more)) + " long, or turn it less.");
+            }
+        }
+
         /** Whether it is aimed, so that length and offset say nothing. */
         public boolean isAimed() {
             return aimed;
         }
 
         /** The lowest edge of the first outlet along the opening's axis, mm. */
-        public double lowestZ() {
+        private double lowestZ() {
             Placement p = outlet();
             double half = in.get(height) / 2 + in.get(wall);
             double tipped = Math.abs(p.u().z()) * half;

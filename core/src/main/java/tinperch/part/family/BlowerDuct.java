@@ -14,7 +14,6 @@ import tinperch.part.bind.TipRef;
 import tinperch.part.block.DuctOutlets;
 import tinperch.part.block.DuctTube;
 import tinperch.part.block.SlottedTab;
-import tinperch.part.feature.Made;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
@@ -137,11 +136,7 @@ public final class BlowerDuct implements PartFamily {
         Optional<SlottedTab.Made> tab = in.refs().of(MACHINE_SIDE).map(m -> TAB.of(in, m, -outerX, outerY));
         PartForm.Mount mount = tab.map(SlottedTab.Made::mount).orElseGet(() -> new PartForm.Mount(Placement.HERE, false));
         DuctOutlets.Made outlets = OUTLETS.of(in, new Vec3(0, 0, top), in.refs().of(AIM), mount.frame());
-        if (outlets.lowestZ() < top + 1) {
-            double more = Math.ceil(top + 1 - outlets.lowestZ());
-            throw outlets.isAimed() ? new PartProblem(OUTLETS.distance, "Aimed at the " + in.refs().of(AIM).map(TipRef::name).orElse("tip") + " the outlet's edge would reach " + Quantity.mm(more) + " back into the socket; move the fan away from it, or turn the outlet otherwise.")
-                    : new PartProblem(OUTLETS.length, "The edge of an outlet turned by " + OUTLETS.tilt.show(in.values()) + " reaches back into the socket; make the duct at least " + Quantity.mm(Math.ceil(in.get(OUTLETS.length) + more)) + " long, or turn it less.");
-        }
+        outlets.clearOf(top, "socket", in.refs().of(AIM));
         DuctTube.Section opening = DuctTube.Section.slot(wide - 2 * ledge, high - 2 * ledge);
         List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("socket", Profile.rectangle(0, 0, 2 * outerX, 2 * outerY), Placement.HERE, 0, top)));
         body.addAll(outlets.bodies(opening, deep));

@@ -16,7 +16,6 @@ import tinperch.part.block.DuctTube;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.SlottedTab;
-import tinperch.part.feature.Made;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
@@ -147,12 +146,7 @@ public final class FanDuct implements PartFamily {
         Optional<SlottedTab.Made> tab = in.refs().of(MACHINE_SIDE).map(m -> TAB.of(in, m, -half, half));
         PartForm.Mount mount = tab.map(SlottedTab.Made::mount).orElseGet(() -> new PartForm.Mount(Placement.at(0, 0, -standoff), false));
         DuctOutlets.Made outlets = OUTLETS.of(in, new Vec3(0, 0, plate), in.refs().of(AIM), mount.frame());
-        if (outlets.lowestZ() < plate + 1) {
-            double more = Math.ceil(plate + 1 - outlets.lowestZ());
-            throw outlets.isAimed() ? new PartProblem(OUTLETS.distance, "Aimed at the " + in.refs().of(AIM).map(TipRef::name).orElse("tip") + " the outlet's edge would reach " + Quantity.mm(more) + " back into the plate; move the fan away from it, or turn the outlet otherwise.")
-                    : new PartProblem(OUTLETS.length, "The edge of an outlet turned by " + OUTLETS.tilt.show(in.values()) + " reaches back into the plate; make the duct at least "
-                    + Quantity.mm(Math.ceil(in.get(OUTLETS.length) + more)) + " long, or turn it less.");
-        }
+        outlets.clearOf(plate, "plate", in.refs().of(AIM));
         DuctTube.Section opening = DuctTube.Section.circle(2 * inlet);
         List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate)));
         body.addAll(outlets.bodies(opening, plate / 2));

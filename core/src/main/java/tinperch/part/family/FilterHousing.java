@@ -173,7 +173,7 @@ public final class FilterHousing implements PartFamily {
         }
         cuts.addAll(windows);
         PartForm.Mount site = new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE), false);
-        for (AccessWindows.Window w : WINDOWS.over(in, in.refs().of(ACCESS), site.frame(), s.outX + in.get(LAND), s.outY)) {
+        for (AccessWindows.Window w : WINDOWS.over(in, in.refs().of(ACCESS), site.frame(), s.outX + in.get(LAND), s.outY, base)) {
             if (w.meets(s.outX, s.outY)) {
                 throw new PartProblem(WINDOWS.on, "The access to the " + w.name() + " lies over the cartridge: one cannot get there through it. Put the housing elsewhere on its site, or take a smaller cartridge.");
             }

@@ -62,7 +62,7 @@ final class BookComponents extends GridPane {
         if (!at.book().loadouts().isEmpty()) {
             acts.getChildren().add(0, moves(c));
         }
-        if (!c.kind().thing().isEmpty()) {
+        if (!c.kind().things().isEmpty()) {
             acts.getChildren().add(0, sizes(c));
         }
         if (c.kind() == ComponentKind.CONTACT) {
@@ -89,7 +89,7 @@ final class BookComponents extends GridPane {
     private MenuButton sizes(Component c) {
         MenuButton size = Ui.id(new MenuButton("size"), "size-" + c.id());
         Ui.tip(size, "Which usual size it is: parts can then be made around it before anything is measured");
-        for (UsualThing u : UsualThing.ofKinds(List.of(c.kind().thing()))) {
+        for (UsualThing u : UsualThing.ofKinds(c.kind().things())) {
             MenuItem item = new MenuItem((u.id().equals(c.usual()) ? "✓ " : "") + u.name());
             item.setOnAction(e -> at.makeOrWarn(c.name() + " is a " + u.name(), b -> b.being(c.id(), u.id().equals(c.usual()) ? "" : u.id())));
             size.getItems().add(item);

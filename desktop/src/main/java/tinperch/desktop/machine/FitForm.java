@@ -114,12 +114,12 @@ final class FitForm extends Column {
         replaces.getItems().setAll(same);
         replaces.getItems().add(0, null);
         replaces.setValue(same.isEmpty() ? null : same.get(0));
-        String thing = kind.getValue() == null ? "" : kind.getValue().thing();
-        size.getItems().setAll(UsualThing.ofKinds(List.of(thing)));
+        List<String> things = kind.getValue() == null ? List.of() : kind.getValue().things();
+        size.getItems().setAll(UsualThing.ofKinds(things));
         size.getItems().add(0, null);
         size.setValue(null);
-        size.setVisible(!thing.isEmpty());
-        size.setManaged(!thing.isEmpty());
+        size.setVisible(!things.isEmpty());
+        size.setManaged(!things.isEmpty());
         Ui.see(feeds, kind.getValue() == ComponentKind.CONTACT);
     }
 

@@ -165,6 +165,7 @@ final class ShapeStation extends BorderPane implements View {
             build(part, Families.byId(part.familyId()));
         }
         bar.refresh();
+        ways.refresh();
         if (cards != null) {
             cards.refresh();
             features.refresh();

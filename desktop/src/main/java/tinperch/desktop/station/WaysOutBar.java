@@ -13,6 +13,7 @@ import tinperch.desktop.look.Ui;
 import tinperch.part.param.Param;
 import tinperch.solid.Stop;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.PartDesign;
 
 /** Why a number was refused, and the ways out: to give way itself, or to let something else give way. Meanwhile the last shape that could be made is greyed. */
 final class WaysOutBar extends VBox {
@@ -23,6 +24,7 @@ final class WaysOutBar extends VBox {
     private final FlowPane ways = new FlowPane(6, 4);
     private int asked;
     private List<Object> open = List.of();
+    private Optional<PartDesign> before = Optional.empty();
 
     /**
      * @param changed when it has something to say, or nothing any more
@@ -53,6 +55,7 @@ final class WaysOutBar extends VBox {
         }
         asked++;
         open = wanted.isPresent() ? asks : List.of();
+        before = desk.part();
         why.setText(wanted.isPresent() ? refused.orElse("") : "");
         ways.getChildren().clear();
         changed.run();
@@ -80,6 +83,13 @@ final class WaysOutBar extends VBox {
             back.run();
         });
         ways.getChildren().add(leave);
+    }
+
+    /** What was asked of a part that has changed since is not asked any more. */
+    void refresh() {
+        if (isOpen() && !desk.part().equals(before)) {
+            close();
+        }
     }
 
     /** Nothing to say any more. */
