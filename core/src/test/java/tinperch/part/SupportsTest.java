@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
@@ -14,6 +15,7 @@ import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.CornerBracket;
 import tinperch.part.family.ModuleMount;
 import tinperch.part.family.SoftFoot;
+import tinperch.part.form.Dimension;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.PartsList;
 import tinperch.part.form.SeatKind;
@@ -181,5 +183,17 @@ public class SupportsTest {
         double flats = Math.sqrt(3) / 2 * 5.8 * 5.8;
         assertEquals(PartExamples.mesh(slim).volumeMm3() - whole, 4 * 0.6 * (flats - hole(3.4)), 0.5);
         assertTrue(new FactsOnce(slim).get(FormFact.FORM).form().map(f -> PartsList.of(f).toString()).orElseThrow().contains("thin nut M3 (ISO 4035)"));
+    }
+
+    /** Laid down or standing, what is dimensioned is what the numbers say. */
+    @Test
+    public void aStandingMountIsDimensionedToo() {
+        for (Case c : List.of(PartExamples.usual("module-mount", PLAIN), onRods(PLAIN), on("clips into a profile's slot", PLAIN, ModuleMount.PROFILE, "profile-20"))) {
+            PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
+            for (Dimension d : f.dimensions()) {
+                d.param().ifPresent(p -> assertEquals(d.lengthMm(), p.of(c.recipe().values()), 1e-9, p.label()));
+            }
+            assertTrue(f.dimensions().stream().anyMatch(d -> d.param().equals(Optional.of(ModuleMount.PLATE))) && f.dimensions().stream().anyMatch(d -> d.param().equals(Optional.of(ModuleMount.SCREWS.standoff))));
+        }
     }
 }

@@ -220,7 +220,7 @@ public final class ModuleMount implements PartFamily {
         }
         Piece piece = new Piece("part", "mount", new Solid.Difference(new Solid.Union(body), cuts), cavities, Placement.HERE, 1, Vec3.ZERO, reaches);
         Placement site = up.times(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE));
-        return new PartForm(List.of(piece), screws, held, joints, List.of(), upright ? List.of() : dimensions(in, x, y, plate), Optional.of(new PartForm.Mount(site, false)));
+        return new PartForm(List.of(piece), screws, held, joints, List.of(), upright ? standing(in, x, y, plate) : dimensions(in, x, y, plate), Optional.of(new PartForm.Mount(site, false)));
     }
 
     /** What it clips onto, when it does. */
@@ -250,6 +250,12 @@ public final class ModuleMount implements PartFamily {
             row.places().forEach(p -> all.add(Profile.disc(p[0], p[1], row.bossMm(), 32)));
         }
         return Profiles.hull(all);
+    }
+
+    /** Of one that stands on its edge: the plate's y is up, its underside looks along y. */
+    private static List<Dimension> standing(PartInputs in, double x, double y, double plate) {
+        return List.of(Dimension.across(View.FRONT, -x, 0, 0, x, 0, 0, -14, null), Dimension.up(View.FRONT, -x, 0, 0, -x, 0, 2 * y, -14, null),
+                Dimension.up(View.TOP, x, -plate, 0, x, 0, 0, 10, PLATE), Dimension.up(View.TOP, -x, -plate - in.get(SCREWS.standoff), 0, -x, -plate, 0, -12, SCREWS.standoff));
     }
 
     private static List<Dimension> dimensions(PartInputs in, double x, double y, double plate) {
