@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -15,6 +17,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
@@ -42,6 +45,8 @@ final class KindsPage extends VBox implements View {
     private final TextField find = Ui.id(new TextField(), "find-kind");
     private final FlowPane groups = new FlowPane(26, 14);
     private final Map<PartFamily, Node> cards = new LinkedHashMap<>();
+    private static final int FIRST_GROUPS = 2;
+    private final PauseTransition rest = new PauseTransition(Duration.millis(60));
 
     KindsPage(Desk desk, String upgradeId) {
         super(12);
@@ -59,17 +64,15 @@ final class KindsPage extends VBox implements View {
             head.getChildren().add(Ui.id(Ui.button("Back to the part", "mdi2a-arrow-left", () -> desk.show(upgrade().parts().get(0).id())), "back-to-part"));
         }
         Label why = Ui.text("It is made at once from usual sizes and whatever was read already. Measure afterwards what it asks for; until then the margins say what is only assumed.", "faint");
-        for (PartFamily f : Families.ALL) {
-            if (!Begin.needsModel(f)) {
-                cards.put(f, card(f));
-            }
-        }
         groups.setRowValignment(javafx.geometry.VPos.TOP);
         Scroller scroll = new Scroller(groups);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
         getChildren().addAll(head, why, scroll);
-        fill();
+        // What a window shows is there with the first frame, the rest with one of the next.
+        add(0, FIRST_GROUPS);
+        rest.setOnFinished(e -> add(FIRST_GROUPS, Does.values().length));
+        rest.play();
     }
 
     private Upgrade upgrade() {
@@ -134,15 +137,20 @@ final class KindsPage extends VBox implements View {
     }
 
     private void fill() {
-        String typed = typed();
+        rest.stop();
         groups.getChildren().clear();
-        for (Does does : Does.values()) {
+        add(0, Does.values().length);
+        if (groups.getChildren().isEmpty()) {
+            groups.getChildren().add(Ui.text("No kind of part says so. Try another word, or clear the field to see all.", "faint"));
+        }
+    }
+
+    /** Groups from one to before another, with the kinds in them that are asked for. */
+    private void add(int from, int to) {
+        String typed = typed();
+        for (Does does : List.of(Does.values()).subList(from, to)) {
             List<Node> found = new ArrayList<>();
-            cards.forEach((f, node) -> {
-                if (f.does() == does && matches(f, typed)) {
-                    found.add(node);
-                }
-            });
+            Families.ALL.stream().filter(f -> !Begin.needsModel(f) && f.does() == does && matches(f, typed)).forEach(f -> found.add(cards.computeIfAbsent(f, this::card)));
             if (does == Does.OTHERS) {
                 found.addAll(models(typed));
             }
@@ -153,9 +161,6 @@ final class KindsPage extends VBox implements View {
                 row.prefWrapLengthProperty().bind(Bindings.min(found.size() * (WIDTH + 12), groups.widthProperty()));
                 groups.getChildren().add(new VBox(6, Ui.label(does.label(), "section"), row));
             }
-        }
-        if (groups.getChildren().isEmpty()) {
-            groups.getChildren().add(Ui.text("No kind of part says so. Try another word, or clear the field to see all.", "faint"));
         }
     }
 
@@ -187,6 +192,9 @@ final class KindsPage extends VBox implements View {
 
     @Override
     public void refresh() {
+        if (rest.getStatus() == Animation.Status.RUNNING) {
+            return;
+        }
         fill();
     }
 }
