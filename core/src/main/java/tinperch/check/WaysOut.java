@@ -23,7 +23,7 @@ import tinperch.upgrade.Case;
 public final class WaysOut {
     private static final int HALVINGS = 14;
     /** So many forms are tried at most. */
-    private static final int MOST = 400;
+    private static final int MOST = 240;
 
     private final PartFamily family;
     private final PartInputs in;
@@ -60,6 +60,8 @@ public final class WaysOut {
         List<Way> ways = new ArrayList<>();
         first.filter(NumberParam.class::isInstance).map(NumberParam.class::cast).flatMap(this::nearest).ifPresent(ways::add);
         family.params().stream().filter(NumberParam.class::isInstance).map(NumberParam.class::cast).filter(n -> first.filter(n::equals).isEmpty())
+                // What stands beside it first, should there be too many to try all.
+                .sorted(Comparator.comparing(n -> first.filter(p -> p.card().equals(n.card())).isEmpty()))
                 .map(this::nearest).flatMap(Optional::stream).min(Comparator.comparingDouble(w -> Math.abs(w.to - raw(w.param, v)) / Math.max(1, Math.abs(raw(w.param, v))))).ifPresent(ways::add);
         return ways;
     }

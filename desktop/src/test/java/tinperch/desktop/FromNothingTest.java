@@ -14,6 +14,8 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
+import tinperch.part.bind.Role;
+import tinperch.catalogue.UsualThing;
 import tinperch.desktop.look.Ui;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
@@ -92,6 +94,7 @@ public class FromNothingTest extends WindowTest {
             assertEquals(upgrade(id).parts().get(0).familyId(), f.id());
             waitForPicture();
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
+            int digits = readOne(f, id);
             robot.push(KeyCode.F4);
             WaitForAsyncUtils.waitForFxEvents();
             if (id.equals(desk.state().upgrades().get(0).id())) {
@@ -101,9 +104,31 @@ public class FromNothingTest extends WindowTest {
             press("export-3mf");
             String file = upgrade(id).parts().get(0).name() + " R1.3mf";
             waitFor(() -> Files.exists(folder.resolve(file)), file + " is not written");
-            // Ctrl+N, F3, the letters, Enter, F4; then the button.
-            Reporter.log("keys " + (4 + letters) + ", clicks 1: " + f.title(), true);
+            // Ctrl+N, F3, the letters, Enter, F4; then the button. A reading: F2, a click, its digits, Enter.
+            Reporter.log("keys " + (4 + letters) + ", clicks 1; a reading more " + (2 + digits) + " keys, 1 click: " + f.title(), true);
         }
+    }
+
+    /** The first thing a new part asks for is measured: its sheet is a click away, the first cell has the keyboard; answers how many digits were typed. */
+    private int readOne(PartFamily f, String upgradeId) throws Exception {
+        Role<?> role = f.roles().stream().filter(r -> !r.optional() && !r.kind().sheetKinds().isEmpty()).findFirst().orElseThrow();
+        UsualThing usual = UsualThing.byId(role.usual()).orElseThrow();
+        robot.push(KeyCode.F2);
+        WaitForAsyncUtils.waitForFxEvents();
+        press("measure-" + role.id());
+        waitForFocus(on -> on.startsWith("reading-"));
+        String cell = onFx(this::focused).substring("reading-".length());
+        // Of four holes the first cell is over two of them.
+        double mm = usual.size(cell).orElseGet(() -> usual.size("width").orElseThrow() + usual.size("hole").orElseThrow());
+        String text = String.format(Locale.ROOT, "%.2f", mm + 0.04);
+        robot.write(text);
+        robot.push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        String sheet = upgradeId + "." + role.id();
+        waitFor(() -> desk.state().machines().get(0).sheet(sheet).filter(s -> s.readings().containsKey(cell)).isPresent(), "the reading of " + cell + " is lost");
+        waitForPicture();
+        assertTrue(desk.assessmentProperty().get().findings().stream().noneMatch(x -> x.id().equals("part")), f.title() + " cannot be built any more");
+        return text.length();
     }
 
     /** Types a kind's title until it is the only one found, and takes it; answers how many letters that took. */

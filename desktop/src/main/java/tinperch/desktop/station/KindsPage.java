@@ -45,7 +45,7 @@ final class KindsPage extends VBox implements View {
     private final TextField find = Ui.id(new TextField(), "find-kind");
     private final FlowPane groups = new FlowPane(26, 14);
     private final Map<PartFamily, Node> cards = new LinkedHashMap<>();
-    private static final int FIRST_GROUPS = 2;
+    private static final int FIRST_GROUPS = 1;
     private final PauseTransition rest = new PauseTransition(Duration.millis(60));
 
     KindsPage(Desk desk, String upgradeId) {
@@ -69,7 +69,7 @@ final class KindsPage extends VBox implements View {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
         getChildren().addAll(head, why, scroll);
-        // What a window shows is there with the first frame, the rest with one of the next.
+        // The first row is there with the first frame, the rest with one of the next.
         add(0, FIRST_GROUPS);
         rest.setOnFinished(e -> add(FIRST_GROUPS, Does.values().length));
         rest.play();

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javax.imageio.ImageIO;
+import javax.imageio.stream.ImageOutputStream;
+import javax.imageio.stream.MemoryCacheImageOutputStream;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
@@ -46,8 +48,9 @@ public final class Thumbnail {
         Rasteriser rasteriser = new Rasteriser(Hands.ONE);
         rasteriser.draw(new Scene(all, FeatureEdges.of(all), "", List.of(), Optional.empty()), new Camera(YAW, PITCH, b.centre(), 0.92 * px / Math.max(1, Math.max(across, up))), px, px, PAINT);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try {
-            ImageIO.write(halved(rasteriser.argb(), px), "jpeg", out);
+        // In memory: a full disk must not keep anybody from keeping a revision.
+        try (ImageOutputStream stream = new MemoryCacheImageOutputStream(out)) {
+            ImageIO.write(halved(rasteriser.argb(), px), "jpeg", stream);
         } catch (IOException e) {
             throw new IllegalStateException("Memory cannot be written to", e);
         }
