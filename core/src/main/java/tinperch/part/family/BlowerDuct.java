@@ -13,15 +13,13 @@ import tinperch.part.bind.Role;
 import tinperch.part.bind.TipRef;
 import tinperch.part.block.DuctOutlets;
 import tinperch.part.block.DuctTube;
+import tinperch.part.block.Gathered;
 import tinperch.part.block.SlottedTab;
-import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
-import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
-import tinperch.part.form.Screw;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
 import tinperch.part.param.Lever;
@@ -33,7 +31,6 @@ import tinperch.quantity.Quantity;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
-import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
@@ -138,28 +135,15 @@ public final class BlowerDuct implements PartFamily {
         DuctOutlets.Made outlets = OUTLETS.of(in, new Vec3(0, 0, top), in.refs().of(AIM), mount.frame());
         outlets.clearOf(top, "socket", in.refs().of(AIM));
         DuctTube.Section opening = DuctTube.Section.slot(wide - 2 * ledge, high - 2 * ledge);
-        List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("socket", Profile.rectangle(0, 0, 2 * outerX, 2 * outerY), Placement.HERE, 0, top)));
-        body.addAll(outlets.bodies(opening, deep));
-        Leaf pocket = Leaf.extrusion("fan's outlet", Profile.rectangle(0, 0, high, wide), Placement.HERE, -1, deep);
-        List<Solid> cuts = new ArrayList<>(List.of(pocket));
-        cuts.addAll(outlets.air(opening, deep - 1));
-        List<Cavity> cavities = new ArrayList<>();
-        List<Screw> screws = new ArrayList<>();
-        List<Reach> reaches = new ArrayList<>(List.of(new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall"))));
+        Gathered all = new Gathered().body(Leaf.extrusion("socket", Profile.rectangle(0, 0, 2 * outerX, 2 * outerY), Placement.HERE, 0, top)).bodies(outlets.bodies(opening, deep))
+                .cut(Leaf.extrusion("fan's outlet", Profile.rectangle(0, 0, high, wide), Placement.HERE, -1, deep)).cuts(outlets.air(opening, deep - 1));
+        all.holding(new Held(fan.name(), Leaf.extrusion("fan", Profile.rectangle(0, (fan.frameMm() - fan.mouthMm()) / 2, fan.depthMm(), fan.frameMm()), Placement.HERE, -fan.frameMm() - 0.5, -0.5), 0));
+        tab.ifPresent(all::tab);
+        all.reach(new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall")));
         for (Vec3 side : List.of(Vec3.X, Vec3.X.times(-1), Vec3.Y, Vec3.Y.times(-1))) {
-            reaches.add(new Reach("socket", side, new Lever(RIM, 1, "socket's wall")));
+            all.reach(new Reach("socket", side, new Lever(RIM, 1, "socket's wall")));
         }
-        List<Held> held = new ArrayList<>(List.of(new Held(fan.name(), Leaf.extrusion("fan", Profile.rectangle(0, (fan.frameMm() - fan.mouthMm()) / 2, fan.depthMm(), fan.frameMm()), Placement.HERE, -fan.frameMm() - 0.5, -0.5), 0)));
-        tab.ifPresent(t -> {
-            body.addAll(t.bodies());
-            cuts.addAll(t.cuts());
-            cavities.addAll(t.cavities());
-            screws.addAll(t.screws());
-            reaches.addAll(t.reaches());
-            held.add(t.held());
-        });
-        Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches);
-        return PartForm.of(part, screws, held, dimensions(in, outlets, outerX, outerY, top), Optional.of(mount))
+        return PartForm.of(all.piece("duct"), all.screws(), all.held(), dimensions(in, outlets, outerX, outerY, top), Optional.of(mount))
                 .withAir(List.of(outlets.path("air of the " + fan.name(), opening.widthMm() * opening.heightMm())
                         .from(new Placement(new Vec3(fan.depthMm() / 2, (fan.frameMm() - fan.mouthMm()) / 2, -fan.frameMm() / 2), Vec3.Y, Vec3.Z, Vec3.X), INTAKE * fan.frameMm())));
     }

@@ -10,6 +10,7 @@ import tinperch.part.bind.FanRef;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
+import tinperch.part.block.Gathered;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.StandingRow;
@@ -20,9 +21,7 @@ import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
-import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
-import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
@@ -37,7 +36,6 @@ import tinperch.quantity.Unit;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
-import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
@@ -176,14 +174,13 @@ public final class FanBracket implements PartFamily {
         }
         ScrewRow row = new ScrewRow(SCREWS, in, all(holes, at), "part", WALL, false);
         StandingRow standing = new StandingRow(row, new Placement(new Vec3(0, 0, middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y));
-        List<Solid> body = new ArrayList<>(List.of(box("wall", -half, half, 0, wall, 0, top), box("foot", -half, half, 0, end, 0, foot)));
-        body.addAll(standing.bosses());
-        body.addAll(mounted.bosses());
+        Gathered all = new Gathered().body(box("wall", -half, half, 0, wall, 0, top), box("foot", -half, half, 0, end, 0, foot))
+                .row(standing, in.get(LONG), in.get(ROOFS)).row(mounted, top, false);
         double rib = in.get(RIB);
         double high = Math.min(in.get(RIB_HIGH), top - foot - 0.5);
         if (rib > 0) {
             for (int side : new int[] {-1, 1}) {
-                body.add(along(side < 0 ? "rib A" : "rib B", side < 0 ? -half : half - rib, side < 0 ? -half + rib : half, wall / 2, foot / 2, end, foot / 2, end, foot, wall, foot + high, wall / 2, foot + high));
+                all.body(along(side < 0 ? "rib A" : "rib B", side < 0 ? -half : half - rib, side < 0 ? -half + rib : half, wall / 2, foot / 2, end, foot / 2, end, foot, wall, foot + high, wall / 2, foot + high));
             }
         }
         double ledge = in.get(LEDGE);
@@ -192,38 +189,30 @@ public final class FanBracket implements PartFamily {
             for (int side : new int[] {-1, 1}) {
                 for (double middleX : at) {
                     double x = middleX + side * (fan.frameMm() / 2 - 4);
-                    body.add(along(side < 0 ? "ledge A" : "ledge B", x - 3, x + 3, bracket(ledge + row.standoffMm(), under, wall / 2)));
+                    all.body(along(side < 0 ? "ledge A" : "ledge B", x - 3, x + 3, bracket(ledge + row.standoffMm(), under, wall / 2)));
                 }
             }
         }
-        List<Solid> cuts = new ArrayList<>(standing.cuts(in.get(LONG), in.get(ROOFS)));
-        cuts.addAll(mounted.cuts(top, false));
         for (WireHolder.Made w : List.of(WIRE.beside(in, half, 1, wall / 2), HARNESS.beside(in, -half, -1, wall / 2))) {
-            body.addAll(w.bodies());
-            cuts.addAll(w.cuts());
+            all.bodies(w.bodies()).cuts(w.cuts());
         }
-        List<Cavity> cavities = new ArrayList<>(standing.cavities());
-        cavities.addAll(mounted.cavities());
-        List<Held> held = new ArrayList<>();
         List<AirPath> ways = new ArrayList<>();
         double ring = fan.ringMm() > 0 ? fan.ringMm() : in.get(OPENING);
         for (double x : at) {
             String of = at.length == 1 ? "" : x < 0 ? " left" : " right";
             Placement face = new Placement(new Vec3(x, 0, middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y);
             Cavity air = Cavity.hole("opening" + of, "opening" + of, "opening" + of, face, in.get(OPENING), wall);
-            cuts.add(Leaf.extrusion("opening" + of, Profile.hole(0, 0, in.get(OPENING), SIDES), face, -row.standoffMm() - BEYOND_MM, wall + BEYOND_MM));
-            cavities.add(air);
-            held.add(new Held(fan.name() + of, Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
+            all.cut(Leaf.extrusion("opening" + of, Profile.hole(0, 0, in.get(OPENING), SIDES), face, -row.standoffMm() - BEYOND_MM, wall + BEYOND_MM));
+            all.cavity(air).holding(new Held(fan.name() + of, Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
                     new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), 0, fan.depthMm()), 0.05));
             ways.add(new AirPath("air of the " + fan.name() + of, Math.PI * ring * ring / 4, Math.PI * in.get(OPENING) * in.get(OPENING) / 4, face,
                     List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø")))
                     .from(new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X, Vec3.Z, Vec3.Y.times(-1)), ring));
         }
-        held.add(mounted.heldThing());
-        List<Screw> screws = new ArrayList<>(standing.screws());
-        screws.addAll(mounted.screws());
+        all.holding(mounted.heldThing());
+        reaches(all);
         Placement site = mounted.up().times(Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -mount.standoffMm()).turnedDeg(in.get(MOUNT.turn)));
-        return PartForm.of(Piece.only("bracket", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(standing, mounted)), screws, held,
+        return PartForm.of(all.piece("bracket"), all.screws(), all.held(),
                 dimensions(in, half, at[at.length - 1], middle, top, end), Optional.of(new PartForm.Mount(site, false))).withAir(ways);
     }
 
@@ -245,14 +234,9 @@ public final class FanBracket implements PartFamily {
         return new HolesRef(one.name(), all, one.squareAssumed(), one.known());
     }
 
-    private static List<Reach> reaches(StandingRow standing, StandingRow mounted) {
-        List<Reach> all = new ArrayList<>(standing.reaches());
-        all.addAll(mounted.reaches());
-        all.add(new Reach("wall", Vec3.Y, new Lever(WALL, 1, "wall")));
-        all.add(new Reach("wall", Vec3.Z, new Lever(RIM, 1, "rim")));
-        all.add(new Reach("foot", Vec3.Z, new Lever(FOOT, 1, "foot")));
-        all.add(new Reach("foot", Vec3.Y, new Lever(LONG, 1, "foot's length")));
-        return all;
+    private static void reaches(Gathered all) {
+        all.reach(new Reach("wall", Vec3.Y, new Lever(WALL, 1, "wall")), new Reach("wall", Vec3.Z, new Lever(RIM, 1, "rim")), new Reach("foot", Vec3.Z, new Lever(FOOT, 1, "foot")),
+                new Reach("foot", Vec3.Y, new Lever(LONG, 1, "foot's length")));
     }
 
     private static List<Dimension> dimensions(PartInputs in, double half, double at, double middle, double top, double end) {

@@ -13,17 +13,15 @@ import tinperch.part.bind.Role;
 import tinperch.part.bind.TipRef;
 import tinperch.part.block.DuctOutlets;
 import tinperch.part.block.DuctTube;
+import tinperch.part.block.Gathered;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.SlottedTab;
-import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
-import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
-import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
@@ -37,7 +35,6 @@ import tinperch.quantity.Unit;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
-import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 
 /**
@@ -148,34 +145,19 @@ public final class FanDuct implements PartFamily {
         DuctOutlets.Made outlets = OUTLETS.of(in, new Vec3(0, 0, plate), in.refs().of(AIM), mount.frame());
         outlets.clearOf(plate, "plate", in.refs().of(AIM));
         DuctTube.Section opening = DuctTube.Section.circle(2 * inlet);
-        List<Solid> body = new ArrayList<>(List.of(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate)));
-        body.addAll(outlets.bodies(opening, plate / 2));
-        body.addAll(row.bosses());
-        List<Solid> cuts = new ArrayList<>(row.cuts(0));
+        Gathered all = new Gathered().body(Leaf.extrusion("plate", Profile.roundedRectangle(0, 0, 2 * half, 2 * half, Math.min(3, half / 3), 6), Placement.HERE, 0, plate))
+                .bodies(outlets.bodies(opening, plate / 2)).row(row, 0);
         // Its polygon goes round the circle.
-        cuts.addAll(outlets.air(DuctTube.Section.circle(2 * inlet / Math.cos(Math.PI / SIDES)), -1 - standoff));
-        List<Cavity> cavities = new ArrayList<>(row.cavities());
-        List<Screw> screws = new ArrayList<>(row.screws());
-        List<Reach> reaches = new ArrayList<>(row.reaches());
-        List<Held> held = new ArrayList<>(List.of(new Held(fan.name(), Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
-                Placement.HERE, -standoff - fan.depthMm(), -standoff), 0)));
-        tab.ifPresent(t -> {
-            body.addAll(t.bodies());
-            cuts.addAll(t.cuts());
-            cavities.addAll(t.cavities());
-            screws.addAll(t.screws());
-            reaches.addAll(t.reaches());
-            held.add(t.held());
-        });
-        double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
-        reaches.add(new Reach("plate", Vec3.Z, new Lever(PLATE, 1, "plate")));
-        for (Vec3 side : List.of(Vec3.X, Vec3.Y)) {
-            reaches.add(new Reach("plate", side, new Lever(RIM, 1, "rim")));
-            reaches.add(new Reach("plate", side.times(-1), new Lever(RIM, 1, "rim")));
+        all.cuts(outlets.air(DuctTube.Section.circle(2 * inlet / Math.cos(Math.PI / SIDES)), -1 - standoff));
+        all.holding(new Held(fan.name(), Leaf.extrusion("fan", Profile.of(Profile.rectangle(0, 0, fan.frameMm(), fan.frameMm()).ring(0), Profile.hole(0, 0, Math.max(2, fan.ringMm()), SIDES).ring(0)),
+                Placement.HERE, -standoff - fan.depthMm(), -standoff), 0));
+        tab.ifPresent(all::tab);
+        all.reach(new Reach("plate", Vec3.Z, new Lever(PLATE, 1, "plate")), new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall")));
+        for (Vec3 side : List.of(Vec3.X, Vec3.X.times(-1), Vec3.Y, Vec3.Y.times(-1))) {
+            all.reach(new Reach("plate", side, new Lever(RIM, 1, "rim")));
         }
-        reaches.add(new Reach("duct", Vec3.ZERO, new Lever(OUTLETS.wall, 1, "duct wall")));
-        Piece part = Piece.only("duct", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches);
-        return PartForm.of(part, screws, held, dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)
+        double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
+        return PartForm.of(all.piece("duct"), all.screws(), all.held(), dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)
                 .from(new Placement(new Vec3(0, 0, -standoff - fan.depthMm()), Vec3.X, Vec3.Y.times(-1), Vec3.Z.times(-1)), ring)));
     }
 
