@@ -19,6 +19,7 @@ import tinperch.part.bind.BodyRef;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.Known;
 import tinperch.part.bind.MeshRef;
+import tinperch.part.bind.NearRef;
 import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.RefKind;
@@ -59,8 +60,8 @@ public final class Resolver {
         Map<String, String> problems = new TreeMap<>();
         for (Role<?> role : family.roles()) {
             Binding b = part.bindings().get(role.id());
-            if (role.kind().equals(AccessRef.KIND)) {
-                access(part.siteId()).ifPresent(a -> refs.put(role.id(), a));
+            if (role.kind().equals(AccessRef.KIND) || role.kind().equals(NearRef.KIND)) {
+                machine.surroundings().site(part.siteId()).flatMap(s -> role.kind().equals(NearRef.KIND) ? near(s) : access(s)).ifPresent(a -> refs.put(role.id(), a));
                 continue;
             }
             if (b == null && (role.optional() || role.usual().isEmpty())) {
@@ -149,10 +150,15 @@ public final class Resolver {
     }
 
     /** All that must be got to, wherever the part mounts; what of it lies on the part the part tells. */
-    private Optional<AccessRef> access(String siteId) {
+    private Optional<Ref> access(Site s) {
         List<Neighbour> zones = machine.surroundings().neighbours().stream().filter(n -> n.kind() == Neighbour.Kind.ACCESS).toList();
-        return machine.surroundings().site(siteId).filter(s -> !zones.isEmpty())
-                .map(s -> new AccessRef(zones.stream().map(n -> inTheWay(n, s)).toList(), AS_DRAWN));
+        return zones.isEmpty() ? Optional.empty() : Optional.of(new AccessRef(zones.stream().map(n -> inTheWay(n, s)).toList(), AS_DRAWN));
+    }
+
+    /** All that one can run into. */
+    private Optional<Ref> near(Site s) {
+        List<NearRef.Thing> things = machine.surroundings().neighbours().stream().filter(Neighbour::isMatter).map(n -> new NearRef.Thing(inTheWay(n, s), n.clearanceMm())).toList();
+        return things.isEmpty() ? Optional.empty() : Optional.of(new NearRef(things, AS_DRAWN));
     }
 
     private TipRef tip(Binding b, String siteId) {

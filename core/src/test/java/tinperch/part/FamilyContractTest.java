@@ -149,7 +149,8 @@ public class FamilyContractTest {
         // A nozzle's tip before the site and above it.
         Machine m = c.machine().withSurroundings(Surroundings.NONE.with(new Site("there", "there", "", Vec3.ZERO, Vec3.X, 0, 0.3, ""))
                 .with(new Neighbour("nozzle", "nozzle", "", Neighbour.Kind.HOT, Neighbour.Form.CYLINDER, new Vec3(36, -4, 60), new Vec3(8, 8, 30), "z", 2, 250))
-                .with(new Neighbour("switch", "switch", "", Neighbour.Kind.ACCESS, Neighbour.Form.BOX, new Vec3(0, 54.6, -5), new Vec3(20, 6, 10), "x", 0, 0)));
+                .with(new Neighbour("switch", "switch", "", Neighbour.Kind.ACCESS, Neighbour.Form.BOX, new Vec3(0, 54.6, -5), new Vec3(20, 6, 10), "x", 0, 0))
+                .with(new Neighbour("post", "post", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(0, 30, 15), new Vec3(40, 20, 25), "x", 2, 0)));
         return Case.of(c.upgrade().with(p), "p1", PartExamples.shop(m.with(PartExamples.holes("mount", 60, 50)).with(PartExamples.holes("tool", 32, 32))), "R7");
     }
 

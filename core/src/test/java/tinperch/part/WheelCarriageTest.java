@@ -9,6 +9,11 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.testng.annotations.Test;
+import tinperch.machine.space.Surroundings;
+import tinperch.machine.space.Site;
+import tinperch.upgrade.PartDesign;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.Machine;
 import tinperch.machine.space.Along;
 import tinperch.part.form.PartForm;
 import tinperch.part.bind.Role;
@@ -195,5 +200,36 @@ public class WheelCarriageTest {
         Rays r = new Rays(TriangleTree.of(m));
         assertEquals(2 * r.first(new Vec3(70, 0, 12), Vec3.Y, 0).orElseThrow().distanceMm(), 4, 0.02);
         assertEquals(new FactsOnce(c).get(FormFact.FORM).form().orElseThrow().screws().stream().filter(s -> s.row().equals("tool2")).count(), 2);
+    }
+
+    /** A post beside a wheel: with the 3 mm it wants its room is cut out of the grown outline; the rail it rides on is not, nor what is far above. */
+    @Test
+    public void theOutlineLeavesNeighboursTheirRoom() {
+        Values v = PLAIN.with(BELT_WIDE, 0.0);
+        // The site looks along z, so part and machine differ by the middle of the wheels only: the plate lies from 11 to 17 over the site.
+        Surroundings s = Surroundings.NONE.with(new Site("rail", "rail", "", Vec3.ZERO, Vec3.Z, 0, 0.3, ""))
+                .with(new Neighbour("profile", "rail", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(-200, -10, -10), new Vec3(400, 20, 20), "x", 3, 0))
+                .with(new Neighbour("lamp", "lamp", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(-200, -200, 40), new Vec3(400, 400, 20), "x", 3, 0))
+                .with(new Neighbour("post", "post", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(33, 24, -20), new Vec3(20, 20, 60), "z", 3, 0));
+        Machine m = PartExamples.machine("upgraded", 200, 200, 200, Machine.State.IN_PIECES, "PETG").withSurroundings(s);
+        PartDesign p = carriage(v).part().atSite("rail");
+        double whole = sectionMm2(PartExamples.mesh(PartExamples.caseOf(carriage(v).part(), PartExamples.shop(m))), 1);
+        Mesh cut = PartExamples.mesh(PartExamples.caseOf(p, PartExamples.shop(m)));
+        assertEquals(cut.openEdges(), 0);
+        Geometry room = polygon(30, 21, 56, 21, 56, 47, 30, 47);
+        Geometry wheel = disc(30, 20, 5.5 / 2 + 6);
+        // Only the disc of one wheel is there: what is lost is its part in the post's room, less what its hole had taken already.
+        double lost = wheel.intersection(room).getArea() - disc(30, 20, 2.75).intersection(room).getArea();
+        assertEquals(whole - sectionMm2(cut, 1), lost, 0.6);
+        Case not = PartExamples.caseOf(p.with(v.with(WheelCarriage.CLEAR, false)), PartExamples.shop(m));
+        assertEquals(sectionMm2(PartExamples.mesh(not), 1), whole, 1e-6);
+    }
+
+    private static Geometry polygon(double... xy) {
+        Coordinate[] c = new Coordinate[xy.length / 2 + 1];
+        for (int i = 0; i < c.length; i++) {
+            c[i] = new Coordinate(xy[2 * i % xy.length], xy[(2 * i + 1) % xy.length]);
+        }
+        return JTS.createPolygon(c);
     }
 }

@@ -16,6 +16,7 @@ import org.testng.annotations.Test;
 import tinperch.solid.Placement;
 import tinperch.part.bind.BodyRef;
 import tinperch.part.bind.AccessRef;
+import tinperch.part.bind.NearRef;
 import tinperch.part.bind.BlowerRef;
 import tinperch.part.bind.TipRef;
 import tinperch.hardware.Fits;
@@ -47,6 +48,7 @@ public class JsonTest {
         Known known = new Known(Known.How.MEASURED, "measured once", 0.02, List.of());
         return new Recipe("f", Values.START, new Refs(Map.of("mount", new HolesRef("plate", List.of(new HolesRef.Hole("A", 1, 2, 3.3)), true, known),
                 "hose", new HoseRef("hose", 50, 56, known), "aim", new TipRef("nozzle", new Vec3(1, 2, 3), new Vec3(0, 0, -1), known), "fan", new BlowerRef("fan", 51, 15, 20, 15, known),
+                "near", new NearRef(List.of(new NearRef.Thing(new BodyRef("post", true, new Vec3(4, 4, 60), Placement.at(3, 2, 1), known), 3)), known),
                 "access", new AccessRef(List.of(new BodyRef("switch", false, new Vec3(4, 5, 6), Placement.at(1, 2, 3), known)), known)), Map.of()), upgrade(true).parts().get(0).features(), 0.2, new Fits(0.25, -0.2, 0.02, 0.3), "R3");
     }
 

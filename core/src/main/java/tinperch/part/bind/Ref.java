@@ -2,7 +2,7 @@ package tinperch.part.bind;
 
 /** What a role is resolved to: sizes with how well they are known. Values only; the same sizes are equal. */
 public sealed interface Ref permits HolesRef, FanRef, MotorRef, RodRef, ProfileRef, BearingRef, BoardRef, CartridgeRef, HoseRef, OpeningRef,
-        PlateRef, MeshRef, BodyRef, TipRef, BlowerRef, AccessRef {
+        PlateRef, MeshRef, BodyRef, TipRef, BlowerRef, AccessRef, NearRef {
     /** What the owner calls it. */
     String name();
 

@@ -10,10 +10,10 @@ import tinperch.part.param.Card;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
 import tinperch.part.param.SwitchParam;
+import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
-import tinperch.solid.Vec3;
 
 /**
  * Windows in a base that lies on a site, where a hand or a tool must get to what is under it: each as large as its access zone and some room, right through.
@@ -63,21 +63,10 @@ public final class AccessWindows {
             return all;
         }
         for (BodyRef zone : access.get().zones()) {
-            double[] low = {Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE};
-            double[] high = {-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
-            Placement there = mount.times(zone.place());
-            Vec3 half = zone.sizeMm().times(0.5);
-            for (int k = 0; k < 8; k++) {
-                Vec3 p = there.point((k & 1) == 0 ? -half.x() : half.x(), (k & 2) == 0 ? -half.y() : half.y(), (k & 4) == 0 ? -half.z() : half.z());
-                double[] xyz = {p.x(), p.y(), p.z()};
-                for (int i = 0; i < 3; i++) {
-                    low[i] = Math.min(low[i], xyz[i]);
-                    high[i] = Math.max(high[i], xyz[i]);
-                }
-            }
-            Window w = new Window(zone.name(), low[0] - in.get(room), high[0] + in.get(room), low[1] - in.get(room), high[1] + in.get(room));
+            Bounds b = zone.seenFrom(mount);
+            Window w = new Window(zone.name(), b.min().x() - in.get(room), b.max().x() + in.get(room), b.min().y() - in.get(room), b.max().y() + in.get(room));
             // What ends behind the face it stands on, or begins well before it, is not in its way.
-            if (high[2] > 0 && low[2] < thickMm + in.get(room) && w.meets(halfX, halfY)) {
+            if (b.max().z() > 0 && b.min().z() < thickMm + in.get(room) && w.meets(halfX, halfY)) {
                 all.add(w);
             }
         }

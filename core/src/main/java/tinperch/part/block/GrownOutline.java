@@ -3,6 +3,10 @@ package tinperch.part.block;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import tinperch.part.bind.NearRef;
+import tinperch.solid.Bounds;
+import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.shape.Profiles;
 
@@ -11,6 +15,7 @@ import tinperch.solid.shape.Profiles;
  */
 public final class GrownOutline {
     private static final int SIDES = 48;
+    private static final double STANDS_MM = 0.6;
     private final List<Disc> carried;
     private final List<Profile> webs = new ArrayList<>();
     private final List<Profile> discs = new ArrayList<>();
@@ -50,6 +55,26 @@ public final class GrownOutline {
     /** The webs and discs as one outline, or several where they do not meet. */
     public List<Profile> grown() {
         return Profiles.union(webs);
+    }
+
+    /**
+     * An outline with the room of what stands beside it taken away.
+     *
+     * @param mount where the site is, seen from the part
+     * @param low underside of the plate, {@code high} its upper side: what is wholly above or below wants nothing of it
+     */
+    public static List<Profile> without(List<Profile> outline, Optional<NearRef> near, Placement mount, double low, double high) {
+        List<Profile> cuts = new ArrayList<>();
+        for (NearRef.Thing t : near.map(NearRef::things).orElse(List.of())) {
+            Bounds b = t.body().seenFrom(mount);
+            double c = t.clearanceMm();
+            // What it rides on, or stands on, is not in its way.
+            boolean carries = b.overlaps(new Bounds(mount.origin(), mount.origin()), STANDS_MM);
+            if (!carries && b.min().z() < high + c && b.max().z() > low - c) {
+                cuts.add(Profile.rectangle(b.centre().x(), b.centre().y(), b.size().x() + 2 * c, b.size().y() + 2 * c));
+            }
+        }
+        return cuts.isEmpty() ? outline : outline.stream().flatMap(p -> Profiles.difference(p, cuts).stream()).toList();
     }
 
     /** A rectangle round all of it. */

@@ -7,6 +7,7 @@ import tinperch.part.Does;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.HolesRef;
+import tinperch.part.bind.NearRef;
 import tinperch.part.bind.PlateRef;
 import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.Refs;
@@ -34,6 +35,7 @@ import tinperch.part.param.Lever;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
 import tinperch.part.param.PartProblem;
+import tinperch.part.param.SwitchParam;
 import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
@@ -66,6 +68,7 @@ public final class WheelCarriage implements PartFamily {
     public static final ChoiceParam<Outline> OUTLINE = ChoiceParam.of("plate.outline", PLATE_CARD, "Outline", Outline.GROWN, o -> o.name().toLowerCase(java.util.Locale.ROOT),
             "Grown round what it holds, a rectangle round all of it, or that of the plate it is to be like");
     public static final NumberParam EDGE = NumberParam.length("plate.edge", PLATE_CARD, "Round the holes", 2, 40, 6, "Plastic left round every hole");
+    public static final SwitchParam CLEAR = new SwitchParam("plate.clear", PLATE_CARD, "Clear of what stands by", true, "A grown outline leaves the machine's neighbours the room they want, at rest");
     public static final CarriageRide RIDE = new CarriageRide(WHEELS_CARD, AXLES_CARD, BLOCKS_CARD);
     public static final ScrewBlock CARRIED = new ScrewBlock("tool", "tool-side", TOOL_CARD, SeatKind.INSERT, 8, 3, 8);
     public static final ScrewBlock SECOND = new ScrewBlock("tool2", "second tool's", SECOND_CARD, SeatKind.INSERT, 8, 3, 8);
@@ -83,6 +86,7 @@ public final class WheelCarriage implements PartFamily {
     public static final Role<HolesRef> BLOCK = new Role<>("block", HolesRef.KIND, "bearing block", "the threads of one bearing block", true, "holes-24x18");
     public static final Role<HolesRef> END_SWITCH = new Role<>("switch", HolesRef.KIND, "end switch", "the holes of the end switch", true, "pair-9.5");
     public static final Role<PlateRef> PLATE = new Role<>("plate", PlateRef.KIND, "plate", "the plate whose outline it is to have", true, "outline-80x60");
+    public static final Role<NearRef> NEAR = new Role<>("near", NearRef.KIND, "surroundings", "what stands round its site", true, "");
 
     private static final int SIDES = 48;
     private static final double BEYOND_MM = 1;
@@ -109,12 +113,12 @@ public final class WheelCarriage implements PartFamily {
 
     @Override
     public List<Role<?>> roles() {
-        return List.of(PROFILE, TOOL_SIDE, SECOND_TOOL, BLOCK, END_SWITCH, PLATE);
+        return List.of(PROFILE, TOOL_SIDE, SECOND_TOOL, BLOCK, END_SWITCH, PLATE, NEAR);
     }
 
     @Override
     public List<Param<?>> params() {
-        List<Param<?>> all = new ArrayList<>(List.of(THICKNESS, OUTLINE, EDGE));
+        List<Param<?>> all = new ArrayList<>(List.of(THICKNESS, OUTLINE, EDGE, CLEAR));
         all.addAll(RIDE.wheelParams());
         all.addAll(CARRIED.params());
         all.addAll(SECOND.params());
@@ -219,7 +223,7 @@ public final class WheelCarriage implements PartFamily {
         }
         more.forEach(r -> r.places().forEach(p -> all.held(new Disc(p[0], p[1], Math.max(r.standoffMm() > 0 ? r.bossMm() / 2 : 0, r.cutRadiusMm() + in.get(EDGE))))));
         return switch (in.get(OUTLINE)) {
-            case GROWN -> all.grown();
+            case GROWN -> GrownOutline.without(all.grown(), in.get(CLEAR) ? in.refs().of(NEAR) : Optional.empty(), Placement.at(0, 0, ride.middleZ()), 0, in.get(THICKNESS));
             case RECTANGLE -> List.of(all.rectangle(in.get(EDGE)));
             case MEASURED -> {
                 PlateRef plate = in.refs().of(PLATE).orElseThrow(() -> new PartProblem(OUTLINE, "Which plate's outline it is to have is not said; bind it under Measure, or let the outline grow."));

@@ -30,6 +30,7 @@ import tinperch.part.bind.AccessRef;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.MeshRef;
+import tinperch.part.bind.NearRef;
 import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
@@ -203,7 +204,7 @@ final class RolesPane extends GridPane {
                 }
             }
         }
-        if (role.kind().equals(AccessRef.KIND)) {
+        if (role.kind().equals(AccessRef.KIND) || role.kind().equals(NearRef.KIND)) {
             return List.of();
         }
         if (role.kind().equals(MeshRef.KIND)) {
