@@ -134,7 +134,9 @@ public class GantryEndTest {
         assertEquals(r.first(in, Vec3.Z.times(-1), 0).orElseThrow().distanceMm(), 10.15, 1e-6);
         assertEquals(r.first(new Vec3(mouth + 5, 0, 20), Vec3.X.times(-1), 0).orElseThrow().distanceMm(), 5 + 25, 1e-6, "25 deep");
         PartForm f = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow();
-        assertEquals(f.pieces().get(0).cavities().stream().filter(k -> k.feature().startsWith("set insert")).count(), 2);
+        double[] along = f.pieces().get(0).cavities().stream().filter(k -> k.feature().startsWith("set insert")).mapToDouble(k -> k.axis().origin().x()).toArray();
+        assertEquals(along.length, 2);
+        assertEquals(Math.abs(along[0] - along[1]), 12.5, 1e-9, "half of what it is held over apart");
         assertEquals(PartExamples.findings(c).stream().filter(x -> x.severity() == Severity.STOP).map(x -> x.what() + x.why()).toList().toString(), "[]");
         Case meets = PartExamples.caseOf(c.part().with(v.with(GantryEnd.PASSAGE, 20.0)), PartExamples.shop(60, 50, 32, 32));
         assertTrue(new FactsOnce(meets).get(FormFact.FORM).problem().contains("runs into the profile"));

@@ -89,10 +89,12 @@ public final class Gathered {
         return Piece.only(name, new Solid.Difference(new Solid.Union(bodies), cuts), cavities, reaches);
     }
 
+    /** All screws so far, in the order they came. */
     public List<Screw> screws() {
         return List.copyOf(screws);
     }
 
+    /** What is mounted on the piece, or it on that. */
     public List<Held> held() {
         return List.copyOf(held);
     }

@@ -31,6 +31,7 @@ public final class TieEyes {
             this.thickMm = thickMm;
         }
 
+        /** Its width in words. */
         public String label() {
             return label;
         }
@@ -57,10 +58,12 @@ public final class TieEyes {
         }
     }
 
+    /** The two slots, right through. */
     public List<Solid> cuts() {
         return List.copyOf(cuts);
     }
 
+    /** The same as things with a purpose. */
     public List<Cavity> cavities() {
         return List.copyOf(cavities);
     }
