@@ -258,7 +258,7 @@ public class FeatureVocabularyTest {
         assertTrue(taken > 2 * 8 * (run * wide + round) - 1e-6);
     }
 
-    /** A tail 20 long of 8 at the face and 4 deep, flanks of 15° and 2°: a trapezium that grows evenly; its socket is as much wider as was asked for. */
+    /** A tail 20 long of 8 at the face and 4 deep, flanks of 15° and 2°: a trapezium that grows evenly; its socket is as much wider as was asked for, and half of the printer's slot fit (0.2). */
     @Test
     public void aDovetailByHandSlidesIntoItsSocket() {
         double flank = Math.tan(Math.toRadians(15));
@@ -268,8 +268,8 @@ public class FeatureVocabularyTest {
         double tail = -taken(feature(new DovetailFeature(), TOP.at(0, 10), Values.START));
         assertEquals(tail, 20 * 4 * (mean + 4 * flank), 1e-6);
         double socket = taken(feature(new DovetailFeature(), SIDE, DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.LENGTH, 8.0).with(DovetailFeature.CLEARANCE, 0.1), "socket")));
-        double wide = 8 + 8 * taper + 0.2;
-        assertEquals(socket, 8 * 4.1 * (wide + 4.1 * flank), 1e-6, "right through the plate of 8");
+        double wide = 8 + 8 * taper + 2 * 0.2;
+        assertEquals(socket, 8 * 4.2 * (wide + 4.2 * flank), 1e-6, "right through the plate of 8");
         Case c = with(feature(new DovetailFeature(), TOP.at(0, 10), DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.CLEARANCE, 0.3), "socket")));
         assertEquals(find(c, "dovetail.0").severity(), Severity.LOOK, "0.3 rattles");
         assertTrue(find(with(feature(new DovetailFeature(), TOP, DovetailFeature.HALF.typed(Values.START.with(DovetailFeature.DEPTH, 9.0), "socket"))), "feature.f1").why().contains("through the wall of 8 mm"));

@@ -108,7 +108,7 @@ public class FrameBraceTest {
         List<Mesh> two = PartExamples.meshes(c);
         double whole = PartExamples.mesh(brace(PLAIN)).volumeMm3();
         double both = two.stream().mapToDouble(Mesh::volumeMm3).sum();
-        assertTrue(both < whole && both > whole - 120, both + " of " + whole);
+        assertTrue(both < whole && both > whole - 260, both + " of " + whole);
         assertTrue(PartExamples.findings(c).stream().noneMatch(f -> f.severity() == Severity.STOP), "nothing goes through anything");
         // Half way in, pushed along z, the flanks have the taper's tangent of play for each millimetre still to go.
         PartForm f = form(v);
@@ -117,7 +117,7 @@ public class FrameBraceTest {
         assertEquals(bar.wayMm(), 40, 1e-9);
     }
 
-    /** The gap between the flanks, measured on the pieces: TIGHT when home, and tan(taper) more for each mm it is not. */
+    /** The gap between the flanks, measured on the pieces: what was asked for and half of the printer's slot fit (0.2) when home, and tan(taper) more for each mm it is not. */
     @Test
     public void theGapOfADovetailGrowsByTheTapersTangent() {
         Values v = PLAIN.with(FrameBrace.JOINT.split, true).with(FrameBrace.JOINT.dovetails.clearance, 0.1).with(FrameBrace.JOINT.dovetails.taper, 3.0);
@@ -125,7 +125,7 @@ public class FrameBraceTest {
         double x = 0.55 * 100 + 2;
         double home = flank(two.get(1), x, 5) - flank(two.get(0), x, 5);
         double outBy10 = flank(two.get(1), x, 15) - flank(two.get(0), x, 5);
-        assertEquals(home, 0.1, 0.02);
+        assertEquals(home, 0.1 + 0.1, 1e-6);
         assertEquals(outBy10 - home, 10 * Math.tan(Math.toRadians(3)), 1e-6);
     }
 
@@ -250,7 +250,7 @@ public class FrameBraceTest {
             List<Mesh> all = PartExamples.meshes(c);
             assertEquals(all.size(), n);
             double sum = all.stream().mapToDouble(Mesh::volumeMm3).sum();
-            assertTrue(sum < whole && sum > whole - 120 * (n - 1), n + ": " + sum + " of " + whole);
+            assertTrue(sum < whole && sum > whole - 260 * (n - 1), n + ": " + sum + " of " + whole);
             all.forEach(m -> assertEquals(m.openEdges(), 0));
             assertTrue(PartExamples.findings(c).stream().noneMatch(f -> f.severity() == Severity.STOP && f.id().startsWith("overlap")), "nothing goes through anything");
         }

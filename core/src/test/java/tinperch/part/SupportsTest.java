@@ -68,7 +68,7 @@ public class SupportsTest {
         assertEquals(wide.bounds().max().x(), 10 + 11 + 16 * Math.tan(Math.toRadians(6)), 1e-6);
     }
 
-    /** A profile of 20 with 0.25 to each side in walls of 4; heads of M3 let in by 4.5 into a floor of 8. */
+    /** A profile of 20 with 0.15 and half of the running fit (0.2) to each side in walls of 4; heads of M3 let in by 4.5 into a floor of 8. */
     @Test
     public void aChannelLeavesRunningClearance() {
         Case c = PartExamples.usual("channel-guide", PLAIN.with(ChannelGuide.LEAD_IN, 0.0));
@@ -114,7 +114,7 @@ public class SupportsTest {
         return PartExamples.caseOf(p, PartExamples.shop(60, 50, 32, 32));
     }
 
-    /** Rods of 8 with 0.1 of play, gripped by 0.8: a bore of 8.1 and a mouth of 7.2. */
+    /** Rods of 8 with 0.15 of play less a press fit of 0.05, gripped by 0.8: a bore of 8.1 and a mouth of 7.2. */
     @Test
     public void clipsTakeTheRodsAndBendAsAnArmDoes() {
         Case c = onRods(PLAIN);
@@ -139,7 +139,7 @@ public class SupportsTest {
         return PartExamples.caseOf(c.part().bound(role.id(), new Binding.Usual(usual)), PartExamples.shop(60, 50, 32, 32));
     }
 
-    /** Studs of 4.9 with 0.1 of play, gripped by 0.4: a bore of 5 and a mouth of 4.5, right through the plate at its edge. */
+    /** Studs of 4.9 with 0.15 of play less a press fit of 0.05, gripped by 0.4: a bore of 5 and a mouth of 4.5, right through the plate at its edge. */
     @Test
     public void earsSnapSidewaysOverStuds() {
         Case c = on("clips over two studs", PLAIN, ModuleMount.ROD, "stud-m5");

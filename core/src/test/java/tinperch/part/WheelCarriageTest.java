@@ -103,7 +103,7 @@ public class WheelCarriageTest {
             // The toothed side is at −y: just behind the back the clamp's own teeth stand.
             double thick = b == BeltClamp.Belt.TWO ? 1.38 : 2.4;
             double tooth = b == BeltClamp.Belt.TWO ? 0.75 : 1.14;
-            List<Double> hits = r.hits(new Vec3(-100, -(thick - tooth + 0.15) - tooth / 2, 10), Vec3.X).stream().map(Rays.Hit::distanceMm).filter(d -> d < 100).sorted().toList();
+            List<Double> hits = r.hits(new Vec3(-100, -(thick - tooth + 0.2) - tooth / 2, 9.7), Vec3.X).stream().map(Rays.Hit::distanceMm).filter(d -> d < 100).sorted().toList();
             List<Double> starts = new ArrayList<>();
             for (int i = 0; i < hits.size(); i += 2) {
                 starts.add(hits.get(i));

@@ -38,7 +38,6 @@ public final class BeltClamp {
 
     /** So many hold a belt (common practice). */
     private static final int LEAST_TEETH = 6;
-    private static final double PLAY_MM = 0.15;
     private static final double BELOW_MM = 1;
 
     public final ChoiceParam<Belt> belt;
@@ -68,7 +67,7 @@ public final class BeltClamp {
 
     /** Depth of the slot, back and teeth. */
     private double slotMm(PartInputs in) {
-        return in.get(belt).thickMm + PLAY_MM;
+        return in.get(belt).thickMm + in.fits().slotMm();
     }
 
     /** Middles of the clamps along x. */
@@ -100,13 +99,13 @@ public final class BeltClamp {
     public List<Solid> slots(PartInputs in, double plateMm) {
         List<Solid> all = new ArrayList<>();
         Belt b = in.get(belt);
-        double back = b.thickMm - b.toothMm + PLAY_MM;
+        double back = b.thickMm - b.toothMm + in.fits().slotMm();
         for (double x : in.get(wide) > 0 ? middles(in) : new double[0]) {
             List<Profile> parts = new ArrayList<>(List.of(Profile.rectangle(x, in.get(y) - back / 2, longMm(in) + 2, back)));
             // Teeth stand in the middle of their pitch, so that the clamp grips whole ones.
             for (int k = 0; k < in.get(teeth); k++) {
                 double at = x - longMm(in) / 2 + (k + 0.5) * b.pitchMm;
-                parts.add(Profile.rectangle(at, in.get(y) - slotMm(in) / 2, b.pitchMm / 2 + PLAY_MM, slotMm(in)));
+                parts.add(Profile.rectangle(at, in.get(y) - slotMm(in) / 2, b.pitchMm / 2 + in.fits().slotMm(), slotMm(in)));
             }
             String name = "belt slot " + (all.isEmpty() ? "A" : "B");
             all.add(Leaf.extrusion(name, Profiles.union(parts).get(0), Placement.HERE, plateMm + BELOW_MM, plateMm + BELOW_MM + in.get(wide) + 1));

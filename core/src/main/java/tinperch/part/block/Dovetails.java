@@ -37,7 +37,7 @@ public final class Dovetails {
     public Dovetails(Card card) {
         depth = NumberParam.length("joint.depth", card, "Dovetail's depth", 2, 30, 4, "How far it reaches into the other piece");
         taper = NumberParam.angle("joint.taper", card, "Taper", 0, 10, 2, "1 to 3° slide in freely and are tight at the end (common practice)");
-        clearance = NumberParam.length("joint.clearance", card, "Clearance when home", -0.1, 1, 0.05, "Each flank, pushed in all the way");
+        clearance = NumberParam.length("joint.clearance", card, "Clearance when home", -0.1, 1, 0.05, "What each flank has when pushed in all the way, beside half of the printer's slot fit");
     }
 
     /** All of them, in the order they are shown. */
@@ -85,7 +85,7 @@ public final class Dovetails {
 
     /** What is cut out of the other. */
     public Leaf socket(PartInputs in, Bar bar, double x) {
-        return leaf("socket of the " + bar.name, in, bar, x, in.get(clearance), BEYOND_MM);
+        return leaf("socket of the " + bar.name, in, bar, x, in.get(clearance) + in.fits().slotMm() / 2, BEYOND_MM);
     }
 
     /** @param beyond how far it goes on above and below its bar */

@@ -64,7 +64,7 @@ public final class EndSockets {
         spacing = NumberParam.length("rods.spacing", ends, "Rods apart", 12, 300, 45, "Middle to middle");
         height = NumberParam.length("rods.height", ends, "Height", 5, 200, 20, "Middle of rods or profile above the plate's underside");
         depth = NumberParam.length("rods.depth", ends, "Held over", 8, 120, 25, "How far they reach in; three diameters hold rods straight (common practice)");
-        play = NumberParam.length("rods.play", ends, "Play", -0.2, 1, 0.1, "On the rods' diameter, or on both sides of the profile together; beside the printer's own offset");
+        play = NumberParam.length("rods.play", ends, "Play", -0.3, 1, 0, "On the rods' diameter beside the printer's running fit, or on both sides of the profile together beside its slot fit");
         wall = NumberParam.length("rods.wall", ends, "Wall round them", 1.6, 30, 5, "Beside, below and at their ends");
         insert = NumberParam.length("set.insert", set, "Insert length", 2, 15, 4, "For set screws of M3; the nearest insert of the table is used");
         ridge = NumberParam.length("set.ridge", set, "Ridge under the insert", 0.4, 10, 1.6, "Keeps it from being pushed through to what it presses on");
@@ -112,12 +112,12 @@ public final class EndSockets {
         List<Socket> sockets = new ArrayList<>();
         double deep = in.get(depth);
         if (rods) {
-            double bore = rod.diameterMm() + in.get(play) + in.holeOffsetMm();
+            double bore = rod.diameterMm() + looseMm(in) + in.holeOffsetMm();
             sockets.add(new Socket("A", -in.get(spacing) / 2, bore / 2, bore / 2, -1, new double[] {deep / 2}));
             sockets.add(new Socket("B", in.get(spacing) / 2, bore / 2, bore / 2, 1, new double[] {deep / 2}));
         } else {
             ProfileRef p = profile.orElseThrow(() -> new PartProblem(holds, "Which profile it holds is not said; bind it under Measure, or let it hold rods."));
-            double more = in.get(play) + in.fits().slotMm();
+            double more = looseMm(in);
             sockets.add(new Socket("", 0, (p.widthMm() + more) / 2, (p.heightMm() + more) / 2, 1, new double[] {deep / 4, 3 * deep / 4}));
         }
         Socket one = sockets.get(0);
@@ -136,11 +136,11 @@ public final class EndSockets {
                 cavities.add(socket);
                 cuts.add(Leaf.extrusion(socket.feature(), Profile.hole(0, 0, 2 * s.halfWide, SIDES), mouth, -BEYOND_MM, deep));
                 cuts.add(LyingHole.roof(socket));
-                held.add(new Held("rod" + of, Leaf.extrusion("rod" + of, Profile.disc(0, 0, rod.diameterMm(), SIDES), mouth, -OUT_MM, deep - 0.2), Math.max(0, -in.get(play))));
+                held.add(new Held("rod" + of, Leaf.extrusion("rod" + of, Profile.disc(0, 0, rod.diameterMm(), SIDES), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in))));
             } else {
                 cuts.add(Leaf.extrusion("profile's socket", Profile.rectangle(0, 0, 2 * s.halfWide, 2 * s.halfHigh), mouth, -BEYOND_MM, deep));
                 ProfileRef p = profile.orElseThrow();
-                held.add(new Held(p.name(), Leaf.extrusion("profile", Profile.rectangle(0, 0, p.widthMm(), p.heightMm()), mouth, -OUT_MM, deep - 0.2), Math.max(0, -in.get(play))));
+                held.add(new Held(p.name(), Leaf.extrusion("profile", Profile.rectangle(0, 0, p.widthMm(), p.heightMm()), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in))));
             }
             for (int i = 0; i < s.setAt.length; i++) {
                 String name = s.setAt.length == 1 ? of : of + " " + (char) ('A' + i);
@@ -149,6 +149,11 @@ public final class EndSockets {
         }
         double between = rods ? in.get(spacing) - 2 * one.halfWide - 2 * in.get(wall) : 0;
         return new Made(half, top, in.get(height) - one.halfHigh - in.get(wall), Math.max(0, between), new double[] {in.get(height) - one.halfHigh, in.get(height) + one.halfHigh}, cavities, cuts, held);
+    }
+
+    /** Wider than what is held: the printer's fit for it and what is wanted beside that. */
+    private double looseMm(PartInputs in) {
+        return in.get(play) + (in.get(holds) == Holds.RODS ? in.fits().runningMm() : in.fits().slotMm());
     }
 
     /** A set screw's insert, on its ridge over what it presses on. */

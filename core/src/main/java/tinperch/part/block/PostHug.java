@@ -33,7 +33,7 @@ public final class PostHug {
         base = NumberParam.length("hug.base", card, "Adapter", 0, 30, 0, "Thickness between the post and the wall; 0 for none");
         cheek = NumberParam.length("hug.cheek", card, "Adapter's cheeks", 1.2, 20, 3, "Thickness either side of the post");
         deep = NumberParam.length("hug.deep", card, "How far round", 2, 80, 12, "Along the post's sides");
-        play = NumberParam.length("hug.play", card, "Adapter's play", 0, 2, 0.15, "Between cheek and post, each side; 0.1 to 0.2 for profiles (common practice)");
+        play = NumberParam.length("hug.play", card, "Adapter's play", 0, 2, 0.05, "Between cheek and post, each side, beside half of the printer's slot fit; 0.1 to 0.2 together for profiles (common practice)");
     }
 
     /** All of them, in the order they are shown. */
@@ -48,7 +48,7 @@ public final class PostHug {
      * @param postMm the post's width as it is known
      */
     public Piece of(PartInputs in, StandingRow row, double alongMm, double postMm) {
-        double inner = postMm / 2 + in.get(play);
+        double inner = (postMm + in.fits().slotMm()) / 2 + in.get(play);
         double outer = inner + in.get(cheek);
         double thick = in.get(base);
         // Its own frame: x across the post, y away from it, z along it; the wall's side is y = 0.

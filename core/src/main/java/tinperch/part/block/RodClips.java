@@ -38,7 +38,7 @@ public final class RodClips {
         wall = NumberParam.length("clip.wall", card, "Clip's wall", 1, 10, 2, "Thinner bends more easily");
         wide = NumberParam.length("clip.width", card, "Clip's width", 3, 60, 8, "Along the rod; one at each end of the plate");
         grip = NumberParam.length("clip.grip", card, "Grip", 0.2, 6, 0.8, "How much the mouth is narrower than the rod");
-        play = NumberParam.length("clip.play", card, "Clearance", 0, 1, 0.1, "On the rod's diameter");
+        play = NumberParam.length("clip.play", card, "Clearance", 0, 1, 0.15, "On the rod's diameter, beside the printer's press fit");
     }
 
     /** All of them, in the order they are shown. */
@@ -47,7 +47,7 @@ public final class RodClips {
     }
 
     private double boreMm(PartInputs in, RodRef rod) {
-        return rod.diameterMm() + in.get(play) + in.holeOffsetMm();
+        return rod.diameterMm() + in.get(play) + in.fits().pressMm() + in.holeOffsetMm();
     }
 
     /** Height of a rod's middle below the plate, mm. */

@@ -32,7 +32,8 @@ public final class ScrewRow {
     public static final double NUT_DEPTH_PLAY_MM = 0.2;
     /** A hole is deeper than its insert by at least this (common practice). */
     static final double BELOW_INSERT_MM = 1;
-    private static final double HEAD_PLAY_MM = 0.5;
+    /** Round a head, beside the printer's running fit (common practice). */
+    public static final double ROUND_HEAD_MM = 0.3;
     /** How far cutters stand out beyond the faces they cut. */
     private static final double BEYOND_MM = 1;
     private static final int SIDES = 48;
@@ -135,7 +136,7 @@ public final class ScrewRow {
 
     /** The head's pocket lets its washer in too. */
     private double headHoleMm() {
-        return thread.headDiameterMm(head) + HEAD_PLAY_MM;
+        return thread.headDiameterMm(head) + ROUND_HEAD_MM + in.fits().runningMm() + in.holeOffsetMm();
     }
 
     private String name(String what, int i) {

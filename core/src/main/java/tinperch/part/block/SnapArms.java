@@ -21,7 +21,8 @@ import tinperch.solid.Vec3;
  * prints freely lying on its outer face.
  */
 public final class SnapArms {
-    private static final double PLAY_MM = 0.3;
+    /** Between arm and wall and round a hook, beside half of the printer's slot fit (common practice). */
+    private static final double ROOM_MM = 0.2;
     private static final double WIDTH_MM = 10;
 
     public final NumberParam length;
@@ -39,17 +40,21 @@ public final class SnapArms {
         return List.of(length, thickness, hook);
     }
 
+    private static double roomMm(PartInputs in) {
+        return ROOM_MM + in.fits().slotMm() / 2;
+    }
+
     /** Half of what the lid has to measure across the walls, whose outer faces are {@code halfMm} from the middle. */
     public double reachMm(PartInputs in, double halfMm) {
-        return halfMm + PLAY_MM + in.get(thickness);
+        return halfMm + roomMm(in) + in.get(thickness);
     }
 
     /** The arms of a lid that lies on z = 0 with its outer face, {@code lidMm} thick. */
     public List<Solid> arms(PartInputs in, double halfMm, double lidMm) {
-        double inside = halfMm + PLAY_MM;
+        double inside = halfMm + roomMm(in);
         double outside = reachMm(in, halfMm);
         double end = lidMm + in.get(length);
-        double nose = in.get(hook) + PLAY_MM;
+        double nose = in.get(hook) + roomMm(in);
         List<Solid> all = new ArrayList<>();
         for (double side : new double[] {1, -1}) {
             // The arm's outline stands in the y-z plane and is pushed along x.
@@ -76,7 +81,7 @@ public final class SnapArms {
         List<Solid> all = new ArrayList<>();
         for (double side : new double[] {1, -1}) {
             all.add(Leaf.extrusion("window", Profile.rectangle(0, side * (halfMm - wallMm / 2), WIDTH_MM + 1, wallMm + 2), Placement.HERE,
-                    at - nose - PLAY_MM, at + nose + PLAY_MM));
+                    at - nose - roomMm(in), at + nose + roomMm(in)));
         }
         return all;
     }

@@ -32,7 +32,7 @@ public final class StudClips {
         apart = NumberParam.length("stud.apart", card, "Studs apart", 10, 400, 40, "From middle to middle");
         wall = NumberParam.length("stud.wall", card, "Jaw's wall", 1, 10, 2.4, "Round the stud; thinner bends more easily");
         grip = NumberParam.length("stud.grip", card, "Grip on the stud", 0.1, 6, 0.4, "How much the mouth is narrower than the stud");
-        play = NumberParam.length("stud.play", card, "Clearance", 0, 1, 0.1, "On the stud's diameter, beside the printer's own offset");
+        play = NumberParam.length("stud.play", card, "Clearance", 0, 1, 0.15, "On the stud's diameter, beside the printer's press fit");
     }
 
     /** All of them, in the order they are shown. */
@@ -46,7 +46,7 @@ public final class StudClips {
      * @param edgeMm of the plate, from its middle towards −y
      */
     public Clips at(PartInputs in, RodRef stud, double edgeMm, double plateMm) {
-        double bore = stud.diameterMm() + in.get(play) + in.holeOffsetMm();
+        double bore = stud.diameterMm() + in.get(play) + in.fits().pressMm() + in.holeOffsetMm();
         double far = bore / 2 + in.get(wall);
         List<Solid> adds = new ArrayList<>();
         List<Solid> cuts = new ArrayList<>();

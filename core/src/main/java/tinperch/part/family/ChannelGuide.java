@@ -49,7 +49,7 @@ public final class ChannelGuide implements PartFamily {
     private static final Card JOINT_CARD = new Card("joint", "Two pieces");
 
     public static final NumberParam LENGTH = NumberParam.length("channel.length", CHANNEL, "Length", 10, 800, 120, "Along the way the slide runs");
-    public static final NumberParam PLAY = NumberParam.length("channel.play", CHANNEL, "Running clearance", 0.05, 3, 0.25, "Each side; 0.2 to 0.3 runs freely and does not rattle (common practice)");
+    public static final NumberParam PLAY = NumberParam.length("channel.play", CHANNEL, "Extra clearance", -0.1, 3, 0.15, "Each side, beside half of the printer's running fit; 0.2 to 0.3 together runs freely and does not rattle (common practice)");
     public static final NumberParam HIGH = NumberParam.length("channel.depth", CHANNEL, "Walls", 2, 120, 12, "Above the floor");
     public static final NumberParam WALL = NumberParam.length("channel.wall", CHANNEL, "Wall", 1.2, 40, 4, "Thickness of each");
     public static final NumberParam FLOOR = NumberParam.length("channel.floor", CHANNEL, "Floor", 1.2, 40, 8, "Heads are let into it where the slide runs over them");
@@ -100,7 +100,7 @@ public final class ChannelGuide implements PartFamily {
     @Override
     public String summary(Card card, Values v) {
         if (card.equals(CHANNEL)) {
-            return LENGTH.show(v) + " long, " + PLAY.show(v) + " clear each side";
+            return LENGTH.show(v) + " long, " + PLAY.show(v) + " more than the running fit each side";
         }
         if (card.equals(BASE_CARD)) {
             return SCREWS.thread.of(v) + "×" + Quantity.plain(SCREWS.length.of(v), Unit.MM);
@@ -121,7 +121,7 @@ public final class ChannelGuide implements PartFamily {
     @Override
     public PartForm form(PartInputs in) {
         ProfileRef slide = in.get(SLIDE);
-        double half = slide.widthMm() / 2 + in.get(PLAY);
+        double half = (slide.widthMm() + in.fits().runningMm()) / 2 + in.get(PLAY);
         double out = half + in.get(WALL);
         double floor = in.get(FLOOR);
         double top = floor + in.get(HIGH);

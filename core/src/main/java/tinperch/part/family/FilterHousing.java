@@ -55,7 +55,7 @@ public final class FilterHousing implements PartFamily {
     public static final NumberParam BASE = NumberParam.length("box.base", BOX, "Base", 0.8, 20, 3, "Thickness of the base");
     public static final NumberParam PLENUM = NumberParam.length("box.plenum", BOX, "Plenum", 0, 80, 12, "Room between base and cartridge in which the air spreads and the screw heads stand");
     public static final NumberParam INLET = NumberParam.length("box.inlet", BOX, "Inlet Ø", 5, 300, 76, "Opening of the base; as wide as the fan's or the grille's");
-    public static final NumberParam PLAY = NumberParam.length("box.play", BOX, "Cartridge play", 0.1, 5, 0.4, "Between cartridge and wall, each side");
+    public static final NumberParam PLAY = NumberParam.length("box.play", BOX, "Cartridge play", 0, 5, 0.3, "Between cartridge and wall, each side, beside half of the printer's slot fit");
     public static final NumberParam LEDGE = NumberParam.length("box.ledge", BOX, "Ledge", 2, 40, 5, "What the cartridge's rim and its foam lie on");
     public static final NumberParam PRESSED = NumberParam.length("seal.pressed", BOX, "Foam pressed to", 0.2, 30, 2.6, "25 to 50 % thinner than it comes (common practice)");
     public static final NumberParam LAND = NumberParam.length("box.land", BOX, "Lands for tape", 0, 60, 0, "Width of a strip of the base left and right for hook-and-loop tape; 0 for none");
@@ -77,10 +77,11 @@ public final class FilterHousing implements PartFamily {
     /** Half sizes and heights that follow from the values, mm. */
     private record Sizes(double halfX, double halfY, double outX, double outY, double openX, double openY, double ledgeAt, double top) {
         static Sizes of(PartInputs in, CartridgeRef c) {
-            double halfX = c.widthMm() / 2 + in.get(PLAY);
-            double halfY = c.heightMm() / 2 + in.get(PLAY);
+            double play = in.get(PLAY) + in.fits().slotMm() / 2;
+            double halfX = c.widthMm() / 2 + play;
+            double halfY = c.heightMm() / 2 + play;
             double ledgeAt = in.get(BASE) + in.get(PLENUM);
-            return new Sizes(halfX, halfY, halfX + in.get(WALL), halfY + in.get(WALL), halfX - in.get(PLAY) - in.get(LEDGE), halfY - in.get(PLAY) - in.get(LEDGE), ledgeAt,
+            return new Sizes(halfX, halfY, halfX + in.get(WALL), halfY + in.get(WALL), halfX - play - in.get(LEDGE), halfY - play - in.get(LEDGE), ledgeAt,
                     ledgeAt + in.get(PRESSED) + c.depthMm());
         }
     }

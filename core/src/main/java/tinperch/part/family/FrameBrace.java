@@ -64,7 +64,7 @@ public final class FrameBrace implements PartFamily {
     public static final NumberParam WALL = NumberParam.length("wall.thickness", WALL_CARD, "Wall", 2, 40, 6, "Between the post and the screws' heads");
     public static final NumberParam EDGE = NumberParam.length("wall.edge", WALL_CARD, "Beyond the holes", 3, 60, 8, "From the outermost holes' middles to the wall's edge");
     public static final NumberParam LIP = NumberParam.length("wall.lip", WALL_CARD, "Lip along the post", 0, 40, 0, "How far an edge reaches round the post's side, to keep it in line; 0 for none");
-    public static final NumberParam LIP_PLAY = NumberParam.length("wall.lip.play", WALL_CARD, "Lip's play", 0, 2, 0.15, "Between lip and post; 0.1 to 0.2 a side for profiles (common practice)");
+    public static final NumberParam LIP_PLAY = NumberParam.length("wall.lip.play", WALL_CARD, "Lip's play", 0, 2, 0.05, "Between lip and post, beside half of the printer's slot fit; 0.1 to 0.2 a side together for profiles (common practice)");
     public static final NumberParam POST_WIDTH = NumberParam.length("post.width", WALL_CARD, "Post's width", 5, 200, 40, "Of the face it is screwed to, across");
     public static final ChoiceParam<Hand> HAND = Hand.param("wall.hand", WALL_CARD,
             "Of the machine, seen from in front; bind each side to its own readings, they are seldom mirror images");
@@ -186,7 +186,7 @@ public final class FrameBrace implements PartFamily {
         double reach = in.get(REACH);
         double arm = in.get(ARM);
         double bar = in.get(BAR);
-        double lipMm = in.get(LIP) > 0 ? wall + in.get(LIP_PLAY) : 0;
+        double lipMm = in.get(LIP) > 0 ? wall + lipPlay(in) : 0;
         // The post's middle above the bed, and how wide the wall is: as the holes or the post ask.
         double postMm = in.refs().of(PROFILE).map(ProfileRef::widthMm).orElse(in.get(POST_WIDTH));
         double middle = Math.max(across, postMm / 2 + lipMm);
@@ -214,7 +214,7 @@ public final class FrameBrace implements PartFamily {
             body.add(lying(a.name(), Profiles.hull(List.of(box(wall / 2, a.fromY() - arm / 2, wall, a.fromY() + arm / 2), box(a.toX() - arm, bar / 4, a.toX(), bar / 2))), 0, in.get(THICK)));
         }
         if (lipMm > 0) {
-            body.add(lying("lip", box(-in.get(LIP), 0, wall, high + along), 0, middle - postMm / 2 - in.get(LIP_PLAY)));
+            body.add(lying("lip", box(-in.get(LIP), 0, wall, high + along), 0, middle - postMm / 2 - lipPlay(in)));
         }
         List<Solid> mine = new ArrayList<>(body.stream().map(s -> hand(in, s)).toList());
         mine.addAll(post.bosses());
@@ -233,6 +233,10 @@ public final class FrameBrace implements PartFamily {
         Placement site = post.up().times(Placement.at(in.get(POST_SCREWS.x), in.get(POST_SCREWS.y), -row.standoffMm() - hug).turnedDeg(in.get(POST_SCREWS.turn)));
         List<Screw> screws = bushes.map(HexBushes.Made::screws).orElseGet(post::screws).stream().map(x -> x.clampingAlso(hug)).toList();
         return new PartForm(pieces, screws, List.of(standing), joints, List.of(), dimensions(in, along, deep), Optional.of(new PartForm.Mount(site, false)));
+    }
+
+    private static double lipPlay(PartInputs in) {
+        return in.get(LIP_PLAY) + in.fits().slotMm() / 2;
     }
 
     /** As it is built for the right; for the left its mirror image. */

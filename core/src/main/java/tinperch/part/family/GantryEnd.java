@@ -57,7 +57,7 @@ public final class GantryEnd implements PartFamily {
     public static final NumberParam PLATE = NumberParam.length("plate.thickness", PLATE_CARD, "Plate", 2, 30, 6, "Between the motor's face and the screws' heads");
     public static final NumberParam RIM = NumberParam.length("plate.rim", PLATE_CARD, "Rim", 0, 40, 1.5, "How far the plate stands out beyond the motor's face");
     public static final ScrewBlock SCREWS = new ScrewBlock("motor", "motor", MOTOR_CARD, SeatKind.TAPPED, 0, 4.5, 10);
-    public static final NumberParam PILOT_PLAY = NumberParam.length("motor.pilot.play", MOTOR_CARD, "Pilot's play", 0, 5, 0.3, "The hole lets the pilot in from below and the pulley up through it");
+    public static final NumberParam PILOT_PLAY = NumberParam.length("motor.pilot.play", MOTOR_CARD, "Pilot's play", 0, 5, 0.1, "Beside the printer's running fit; the hole lets the pilot in from below and the pulley up through it");
     public static final ChoiceParam<Hand> HAND = Hand.param("plate.hand", RODS_CARD, "Of the gantry; on the other one the rods' middle lies on the other side of the shaft");
     public static final NumberParam ASIDE = NumberParam.length("rods.aside", RODS_CARD, "Rods' middle at y", -60, 60, 0, "From the shaft to the middle between the rods; half the pulley's pitch Ø brings one run of the belt there");
     public static final EndSockets HOLD = new EndSockets(RODS_CARD, SET_CARD);
@@ -176,7 +176,7 @@ public final class GantryEnd implements PartFamily {
         mount.ifPresent(m -> body.addAll(m.bosses()));
         List<Cavity> cavities = new ArrayList<>(row.cavities());
         List<Solid> cuts = new ArrayList<>(row.cuts(hold.topMm()));
-        Cavity pilot = Cavity.hole("pilot", "pilot", "motor's pilot", Placement.at(in.get(SCREWS.x), in.get(SCREWS.y), 0), motor.pilotMm() + in.get(PILOT_PLAY) + in.holeOffsetMm(), in.get(PLATE));
+        Cavity pilot = Cavity.hole("pilot", "pilot", "motor's pilot", Placement.at(in.get(SCREWS.x), in.get(SCREWS.y), 0), motor.pilotMm() + in.get(PILOT_PLAY) + in.fits().runningMm() + in.holeOffsetMm(), in.get(PLATE));
         cavities.add(pilot);
         cuts.add(Leaf.extrusion("pilot", Profile.hole(0, 0, pilot.widthMm(), 72), pilot.axis(), -row.standoffMm() - BEYOND_MM, in.get(PLATE) + BEYOND_MM));
         cavities.addAll(hold.cavities());

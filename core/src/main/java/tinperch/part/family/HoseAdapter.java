@@ -45,7 +45,7 @@ public final class HoseAdapter implements PartFamily {
     public static final NumberParam SLACK = NumberParam.length("neck.slack", TUBE, "Play in the opening", 0.1, 5, 0.6, "Opening less the tube's outside");
     public static final NumberParam RING_HEIGHT = NumberParam.length("ring.height", RING, "Ring height", 5, 30, 8, "Along the tube");
     public static final NumberParam RING_WIDTH = NumberParam.length("ring.width", RING, "Ring width", 2, 30, 7, "Outside its groove");
-    public static final NumberParam RING_PLAY = NumberParam.length("ring.play", RING, "Play on the tube", 0.05, 1, 0.2, "On each side; it must slide until it snaps");
+    public static final NumberParam RING_PLAY = NumberParam.length("ring.play", RING, "Play on the tube", -0.05, 1, 0.1, "On each side, beside half of the printer's running fit; it must slide until it snaps");
     public static final NumberParam BEAD = NumberParam.length("snap.bead", RING, "Bead", 0.3, 2, 0.6, "How far the bead stands out of the tube");
     public static final NumberParam LENGTH = NumberParam.length("spigot.length", SPIGOT, "Spigot length", 8, 150, 30, "Half the hose's diameter at least holds it (common practice)");
     public static final NumberParam OVERSIZE = NumberParam.length("spigot.oversize", SPIGOT, "Larger than the hose", 0, 2, 0.4,
@@ -120,7 +120,7 @@ public final class HoseAdapter implements PartFamily {
             throw new PartProblem(RING_HEIGHT, "A ring " + Quantity.mm(ring) + " high has no room for a bead of " + Quantity.mm(bead) + "; make it at least "
                     + Quantity.mm(2 * bead + 2 * LEAD_MM) + " high.");
         }
-        double play = in.get(RING_PLAY);
+        double play = in.get(RING_PLAY) + in.fits().runningMm() / 2;
         double outside = neck + in.get(LIP);
         double from = -in.get(FLANGE);
         double snap = opening.wallMm() + ring / 2;

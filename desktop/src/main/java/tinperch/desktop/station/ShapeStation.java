@@ -51,7 +51,7 @@ final class ShapeStation extends BorderPane implements View {
     private void chooseKind() {
         leave();
         shownPart = "";
-        kinds = new KindsPage(desk, upgradeId);
+        kinds = new KindsPage(desk, () -> desk.state().upgrade(upgradeId).orElseThrow());
         setLeft(null);
         setTop(null);
         setCenter(kinds);

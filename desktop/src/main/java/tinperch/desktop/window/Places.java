@@ -5,11 +5,13 @@ import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.MachineView;
+import tinperch.desktop.station.UpgradeView;
 import tinperch.machine.Machine;
 
 /**
@@ -28,6 +30,7 @@ final class Places extends StackPane {
     private final PauseTransition resting = new PauseTransition(REST);
     private final PauseTransition still = new PauseTransition(STILL);
     private MachineView spare;
+    private boolean kindsTried;
 
     Places(Desk desk) {
         this.desk = desk;
@@ -100,6 +103,21 @@ final class Places extends StackPane {
         if (kept.size() < MOST) {
             desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
         }
+        if (!kindsTried) {
+            desk.state().machines().stream().findFirst().ifPresent(this::tryKinds);
+        }
+    }
+
+    /** Opens the page of kinds where nobody sees it: the first time of a session it takes twice as long. */
+    private void tryKinds(Machine machine) {
+        kindsTried = true;
+        Node page = UpgradeView.kindsAhead(desk, machine);
+        getChildren().add(0, page);
+        layOut((Region) page);
+        Ui.putAway(page, true);
+        PauseTransition drawn = new PauseTransition(STILL);
+        drawn.setOnFinished(e -> getChildren().remove(page));
+        drawn.play();
     }
 
     /** Makes the sheet of a machine nobody has come to yet; the frames after bring its panels. */
@@ -110,7 +128,7 @@ final class Places extends StackPane {
         resting.playFromStart();
     }
 
-    private void layOut(MachineView view) {
+    private void layOut(Region view) {
         view.applyCss();
         view.resize(getWidth(), getHeight());
         view.layout();

@@ -27,7 +27,7 @@ public final class DovetailFeature extends NamedKind {
     public static final NumberParam MOUTH = NumberParam.length("mouth", CARD, "Mouth", 2, 200, 8, "Width at the face, where it is slid in last");
     public static final NumberParam DEPTH = NumberParam.length("depth", CARD, "Depth", 1, 60, 4, "How far the tail stands out");
     public static final NumberParam TAPER = NumberParam.angle("taper", CARD, "Taper", 0, 10, 2, "1 to 3° slide in freely and are tight at the end (common practice)");
-    public static final NumberParam CLEARANCE = NumberParam.length("clearance", CARD, "Clearance when home", -0.1, 1, 0.05, "Each flank of the socket");
+    public static final NumberParam CLEARANCE = NumberParam.length("clearance", CARD, "Clearance when home", -0.1, 1, 0.05, "Each flank of the socket, beside half of the printer's slot fit");
     public static final NumberParam TURN = NumberParam.angle("turn", CARD, "Turned", -180, 180, 0, "Anticlockwise on the face");
     private static final double BEYOND_MM = 1;
     /** Left behind a socket at least. */
@@ -64,12 +64,12 @@ public final class DovetailFeature extends NamedKind {
         if (in.get(HALF) == Half.TAIL) {
             return Made.added(leaf(feature.id(), in, p, in.get(LENGTH) / 2, 0, -on.rootMm(), deep));
         }
-        double play = in.get(CLEARANCE);
+        double play = in.get(CLEARANCE) + in.fits().slotMm() / 2;
         if (deep + play > on.depthMm() - WALL_MM) {
             throw new PartProblem(DEPTH, "A socket " + Quantity.mm(deep) + " deep goes through the wall of " + Quantity.mm(on.depthMm()) + "; make it shallower, or the wall thicker.");
         }
         return new Made(List.of(), List.of(leaf(feature.id(), in, p, in.get(LENGTH) / 2 + BEYOND_MM, play, BEYOND_MM, -deep - play)), List.of(),
-                List.of(new Joint.Dovetail(feature.name(), in.get(TAPER), play, in.get(LENGTH), List.of())));
+                List.of(new Joint.Dovetail(feature.name(), in.get(TAPER), in.get(CLEARANCE), in.get(LENGTH), List.of())));
     }
 
     /** A solid that widens away from the face and along the way it is slid. */

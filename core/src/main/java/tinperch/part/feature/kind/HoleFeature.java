@@ -6,6 +6,7 @@ import java.util.Optional;
 import tinperch.hardware.ScrewThread;
 import tinperch.part.PartInputs;
 import tinperch.part.block.LyingHole;
+import tinperch.part.block.ScrewRow;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.Ground;
 import tinperch.part.feature.Made;
@@ -38,9 +39,6 @@ public final class HoleFeature extends NamedKind {
     public static final NumberParam SCREW = NumberParam.length("screw.length", CARD, "Its screw's length", 0, 200, 0, "Judged and put on the parts list, where it is for a thread and right through; 0 for none");
     public static final NumberParam CLAMPS = NumberParam.length("screw.clamps", CARD, "It clamps besides", 0, 100, 3, "Thickness of what it holds behind the part");
     public static final ChoiceParam<SeatKind> INTO = ChoiceParam.of("screw.into", CARD, "Its screw goes into", SeatKind.LOOSE_NUT, SeatKind::label, "Behind what it clamps").only(List.of(SeatKind.LOOSE_NUT, SeatKind.TAPPED));
-    private static final double HEAD_PLAY_MM = 0.5;
-    /** A countersunk head lies a little below the face rather than above it. */
-    private static final double CONE_PLAY_MM = 0.2;
     private static final double BEYOND_MM = 1;
 
     /** What of the screw's head goes into the face. */
@@ -112,7 +110,7 @@ public final class HoleFeature extends NamedKind {
 
     /** A round pocket for the head; answers how deep it is. */
     private static double capHead(Feature feature, PartInputs in, ScrewThread t, double boreMm, Ground on, List<Solid> cuts, List<Cavity> cavities) {
-        double width = t.capHeadMm() + HEAD_PLAY_MM + in.holeOffsetMm();
+        double width = t.capHeadMm() + ScrewRow.ROUND_HEAD_MM + in.fits().runningMm() + in.holeOffsetMm();
         double depth = t.capHeadHeightMm() + in.get(BELOW);
         cuts.add(Leaf.extrusion(feature.id() + " head", Profile.hole(0, 0, width, Cones.SIDES), on.at(), -depth, BEYOND_MM));
         cavities.add(new Cavity(feature.id() + " head", feature.id(), feature.name() + " head", Cavity.Purpose.HEAD, on.inward(), width, 0, depth, false, boreMm, List.of()));
@@ -121,7 +119,8 @@ public final class HoleFeature extends NamedKind {
 
     /** A cone for the head, with a cylinder over it where it lies below the face; answers how deep both are. */
     private static double sunkHead(Feature feature, PartInputs in, ScrewThread t, double boreMm, Ground on, List<Solid> cuts) {
-        double width = t.sunkHeadMm() + CONE_PLAY_MM + in.holeOffsetMm();
+        // As a running fit a countersunk head lies a little below the face rather than above it.
+        double width = t.sunkHeadMm() + in.fits().runningMm() + in.holeOffsetMm();
         double below = in.get(BELOW);
         double cone = (width - boreMm) / 2;
         if (below > 0) {
