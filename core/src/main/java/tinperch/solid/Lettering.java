@@ -15,6 +15,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.operation.buffer.BufferParameters;
+import org.locationtech.jts.simplify.TopologyPreservingSimplifier;
 
 /**
  * Letters for printing, drawn with one stroke width that a nozzle can follow. Glyphs stand on a grid four wide and six
@@ -23,6 +24,7 @@ import org.locationtech.jts.operation.buffer.BufferParameters;
 public final class Lettering {
     private static final double GRID_HEIGHT = 6;
     private static final double ADVANCE = 5.8;
+    private static final double NEAR_MM = 1e-4;
     private static final GeometryFactory JTS = new GeometryFactory();
     private static final Map<Character, List<double[]>> GLYPHS = read();
 
@@ -78,7 +80,8 @@ public final class Lettering {
             if (!lines.isEmpty()) {
                 Geometry inked = JTS.createMultiLineString(lines.toArray(LineString[]::new))
                         .buffer(strokeMm / 2, 2, BufferParameters.CAP_ROUND);
-                all.addAll(Profile.allOf(inked));
+                // Strokes that meet leave points a rounding apart, which nothing can be engraved along.
+                all.addAll(Profile.allOf(TopologyPreservingSimplifier.simplify(inked, NEAR_MM)));
             }
         }
         return all;
