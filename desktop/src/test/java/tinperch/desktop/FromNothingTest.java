@@ -5,9 +5,12 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
@@ -20,8 +23,11 @@ import tinperch.desktop.look.Ui;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.machine.Machine;
+import tinperch.measure.sheet.Sheet;
 import tinperch.part.PartFamily;
 import tinperch.part.bind.MeshRef;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
 import tinperch.upgrade.Families;
 
 /** A new owner with an empty workshop gets to a printable part by keyboard and mouse alone. */
@@ -94,7 +100,7 @@ public class FromNothingTest extends WindowTest {
             assertEquals(upgrade(id).parts().get(0).familyId(), f.id());
             waitForPicture();
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
-            int digits = readOne(f, id);
+            int[] read = readAll(f, id);
             robot.push(KeyCode.F4);
             WaitForAsyncUtils.waitForFxEvents();
             if (id.equals(desk.state().upgrades().get(0).id())) {
@@ -104,31 +110,64 @@ public class FromNothingTest extends WindowTest {
             press("export-3mf");
             String file = upgrade(id).parts().get(0).name() + " R1.3mf";
             waitFor(() -> Files.exists(folder.resolve(file)), file + " is not written");
-            // Ctrl+N, F3, the letters, Enter, F4; then the button. A reading: F2, a click, its digits, Enter.
-            Reporter.log("keys " + (4 + letters) + ", clicks 1; a reading more " + (2 + digits) + " keys, 1 click: " + f.title(), true);
+            // Ctrl+N, F3, the letters, Enter, F4; then the button. With all readings: F2, a click for each sheet, their digits, Enter and Tab.
+            Reporter.log("keys " + (4 + letters) + ", clicks 1; all readings " + read[1] + " keys, " + read[0] + " clicks more: " + f.title(), true);
         }
     }
 
-    /** The first thing a new part asks for is measured: its sheet is a click away, the first cell has the keyboard; answers how many digits were typed. */
-    private int readOne(PartFamily f, String upgradeId) throws Exception {
-        Role<?> role = f.roles().stream().filter(r -> !r.optional() && !r.kind().sheetKinds().isEmpty()).findFirst().orElseThrow();
-        UsualThing usual = UsualThing.byId(role.usual()).orElseThrow();
+    /**
+     * Everything a new part asks for is measured: each sheet is a click away, the first cell has the keyboard, Enter takes a reading and Tab leads to
+     * the next cell, to the last. Answers how many sheets and how many keys.
+     */
+    private int[] readAll(PartFamily f, String upgradeId) throws Exception {
+        List<Role<?>> roles = f.roles().stream().filter(r -> !r.optional() && !r.kind().sheetKinds().isEmpty()).toList();
         robot.push(KeyCode.F2);
         WaitForAsyncUtils.waitForFxEvents();
-        press("measure-" + role.id());
-        waitForFocus(on -> on.startsWith("reading-"));
-        String cell = onFx(this::focused).substring("reading-".length());
-        // Of four holes the first cell is over two of them.
-        double mm = usual.size(cell).orElseGet(() -> usual.size("width").orElseThrow() + usual.size("hole").orElseThrow());
-        String text = String.format(Locale.ROOT, "%.2f", mm + 0.04);
-        robot.write(text);
-        robot.push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-        String sheet = upgradeId + "." + role.id();
-        waitFor(() -> desk.state().machines().get(0).sheet(sheet).filter(s -> s.readings().containsKey(cell)).isPresent(), "the reading of " + cell + " is lost");
+        int keys = 1;
+        for (Role<?> role : roles) {
+            UsualThing usual = UsualThing.byId(role.usual()).orElseThrow();
+            press("measure-" + role.id());
+            waitForFocus(on -> on.startsWith("reading-"));
+            Set<String> been = new HashSet<>();
+            Set<String> typed = new LinkedHashSet<>();
+            for (String on = onFx(this::focused); on.startsWith("reading-") && been.add(on); on = onFx(this::focused)) {
+                String cell = on.substring("reading-".length());
+                // What usual things say nothing of is not needed and passed over.
+                OptionalDouble mm = usual.kind().equals("holes") ? OptionalDouble.of(betweenHoles(usual, cell)) : usual.size(cell);
+                if (mm.isPresent()) {
+                    String text = Quantity.plain(mm.getAsDouble(), Unit.MM);
+                    robot.write(text);
+                    robot.push(KeyCode.ENTER);
+                    keys += text.length() + 1;
+                    typed.add(cell);
+                }
+                robot.push(KeyCode.TAB);
+                keys++;
+                WaitForAsyncUtils.waitForFxEvents();
+            }
+            Sheet read = desk.state().machines().get(0).sheet(upgradeId + "." + role.id()).orElseThrow();
+            assertEquals(read.readings().size(), typed.size(), f.title() + ", " + role.label() + ": each reading typed is kept, " + typed);
+            assertEquals(read.missing(), List.of(), f.title() + ", " + role.label() + ": Tab led through all, " + typed);
+        }
         waitForPicture();
-        assertTrue(desk.assessmentProperty().get().findings().stream().noneMatch(x -> x.id().equals("part")), f.title() + " cannot be built any more");
-        return text.length();
+        waitFor(() -> text("state-measure").startsWith(roles.size() + " of "), f.title() + ": " + text("state-measure"));
+        List<Finding> told = desk.assessmentProperty().get().findings();
+        assertEquals(told.stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), List.of(), f.title() + " as read");
+        assertEquals(told.stream().filter(x -> roles.stream().anyMatch(r -> x.id().equals("known." + r.id()))).map(Finding::why).toList(), List.of(), f.title() + ": nothing is only assumed");
+        return new int[] {roles.size(), keys};
+    }
+
+    /** What is read between two of four holes. */
+    private static double betweenHoles(UsualThing usual, String cell) {
+        double w = usual.size("width").orElseThrow();
+        double h = usual.size("height").orElseThrow();
+        double hole = usual.size("hole").orElseThrow();
+        double apart = switch (cell.substring(0, 2)) {
+            case "AB", "CD", "DC" -> w;
+            case "AD", "BC" -> h;
+            default -> Math.hypot(w, h);
+        };
+        return apart + (cell.endsWith("outside") ? hole : -hole);
     }
 
     /** Types a kind's title until it is the only one found, and takes it; answers how many letters that took. */
