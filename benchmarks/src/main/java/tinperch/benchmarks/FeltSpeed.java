@@ -212,6 +212,7 @@ public final class FeltSpeed {
         act(out, "show it on the machine", 2, n -> ((ToggleButton) find("in-place")).fire());
         act(out, "to Measure and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.MEASURE : Station.SHAPE));
         act(out, "to Print and back to Shape", 12, n -> desk.goTo(n % 2 == 0 ? Station.PRINT : Station.SHAPE));
+        act(out, "open another upgrade at Trouble", 1, n -> desk.goTo(desk.state().upgrade("curlew-door").orElseThrow(), Station.TROUBLE));
         // The worst is the page of kinds; the other station has next to nothing.
         act(out, "to the page of kinds and back to Trouble", 12, n -> desk.goTo(desk.state().upgrade("curlew-door").orElseThrow(), n % 2 == 0 ? Station.SHAPE : Station.TROUBLE));
         onFx(() -> {

@@ -1,17 +1,24 @@
 package tinperch.files;
 
-import java.io.BufferedInputStream;
-import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import tinperch.files.model.Progress;
 import tinperch.files.model.Stopped;
 
 /** Lines of a text file, each no longer than is kept: one that is longer costs no memory. Bytes are characters (ISO 8859-1). */
 public final class BoundedLines {
+    private static final int BITE = 1 << 16;
+
     private final InputStream in;
+    private final Progress progress;
     private final int longest;
-    private final StringBuilder line = new StringBuilder();
+    private final byte[] bite = new byte[BITE];
+    private int at;
+    private int end;
+    private byte[] line = new byte[256];
+    private int length;
     private boolean tooLong;
     private long number;
 
@@ -26,40 +33,55 @@ public final class BoundedLines {
 
     /** @param progress asked with every bite of 64 KB, however long a line is */
     public BoundedLines(InputStream in, int longest, Progress progress) {
-        this.in = new BufferedInputStream(new FilterInputStream(in) {
-            @Override
-            public int read(byte[] b, int off, int len) throws IOException {
-                if (!progress.at(0)) {
-                    throw new Stopped();
-                }
-                return super.read(b, off, len);
-            }
-        }, 1 << 16);
+        this.in = in;
+        this.progress = progress;
         this.longest = longest;
+    }
+
+    /** Whether there is more. */
+    private boolean bite() throws IOException {
+        if (!progress.at(0)) {
+            throw new Stopped();
+        }
+        at = 0;
+        end = in.read(bite, 0, BITE);
+        return end > 0;
     }
 
     /** The next line without its end, or as much of it as is kept; null after the last. */
     public String next() throws IOException {
-        line.setLength(0);
+        length = 0;
         tooLong = false;
-        int b = in.read();
-        if (b < 0) {
+        if (at >= end && !bite()) {
             return null;
         }
         number++;
-        while (b >= 0 && b != '\n') {
-            if (line.length() < longest) {
-                line.append((char) b);
-            } else {
-                tooLong = true;
+        while (true) {
+            int from = at;
+            while (at < end && bite[at] != '\n') {
+                at++;
             }
-            b = in.read();
+            keep(from, at);
+            if (at < end) {
+                at++;
+                break;
+            }
+            if (!bite()) {
+                break;
+            }
         }
-        int end = line.length() - 1;
-        if (end >= 0 && line.charAt(end) == '\r') {
-            line.setLength(end);
+        int to = length > 0 && line[length - 1] == '\r' ? length - 1 : length;
+        return new String(line, 0, to, StandardCharsets.ISO_8859_1);
+    }
+
+    private void keep(int from, int to) {
+        int n = Math.min(to - from, longest - length);
+        tooLong |= n < to - from;
+        if (length + n > line.length) {
+            line = Arrays.copyOf(line, Math.max(2 * line.length, length + n));
         }
-        return line.toString();
+        System.arraycopy(bite, from, line, length, n);
+        length += n;
     }
 
     /** Whether the line given last was longer than what is kept. */

@@ -2,6 +2,7 @@ package tinperch.desktop.window;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -21,6 +22,7 @@ import tinperch.machine.Machine;
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
+    private static final int KINDS_TRIED = 3;
     private static final Duration REST = Duration.millis(300);
     /** A pause in somebody's edits, rather than one between two of them. */
     private static final Duration STILL = Duration.seconds(2);
@@ -30,7 +32,7 @@ final class Places extends StackPane {
     private final PauseTransition resting = new PauseTransition(REST);
     private final PauseTransition still = new PauseTransition(STILL);
     private MachineView spare;
-    private boolean kindsTried;
+    private int kindsTried;
 
     Places(Desk desk) {
         this.desk = desk;
@@ -89,34 +91,43 @@ final class Places extends StackPane {
     }
 
     private void makeReady() {
-        if (spare != null || desk.isClosed() || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
+        if (desk.isClosed() || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
             return;
         }
         if (kept.values().stream().anyMatch(s -> s.isVisible() && !s.isComplete())) {
             resting.playFromStart();
             return;
         }
-        spare = new MachineView(desk);
-        getChildren().add(0, spare);
-        layOut(spare);
-        Ui.putAway(spare, true);
-        if (kept.size() < MOST) {
-            desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
+        Optional<Machine> next = desk.state().machines().stream().filter(m -> !kept.containsKey(m.id())).findFirst();
+        if (spare == null) {
+            spare = new MachineView(desk);
+            getChildren().add(0, spare);
+            layOut(spare);
+            Ui.putAway(spare, true);
+        } else if (kindsTried < KINDS_TRIED && !desk.state().machines().isEmpty()) {
+            tryKinds(desk.state().machines().get(0));
+            return;
+        } else {
+            return;
         }
-        if (!kindsTried) {
-            desk.state().machines().stream().findFirst().ifPresent(this::tryKinds);
+        if (kept.size() < MOST && next.isPresent()) {
+            makeSheet(next.get().id());
         }
+        resting.playFromStart();
     }
 
-    /** Opens the page of kinds where nobody sees it: the first time of a session it takes twice as long. */
+    /** Opens the page of kinds where nobody sees it, a few times: the first of a session takes three times as long as the next. */
     private void tryKinds(Machine machine) {
-        kindsTried = true;
+        kindsTried++;
         Node page = UpgradeView.kindsAhead(desk, machine);
         getChildren().add(0, page);
         layOut((Region) page);
         Ui.putAway(page, true);
-        PauseTransition drawn = new PauseTransition(STILL);
-        drawn.setOnFinished(e -> getChildren().remove(page));
+        PauseTransition drawn = new PauseTransition(REST);
+        drawn.setOnFinished(e -> {
+            getChildren().remove(page);
+            resting.playFromStart();
+        });
         drawn.play();
     }
 

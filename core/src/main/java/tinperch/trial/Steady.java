@@ -1,0 +1,75 @@
+package tinperch.trial;
+
+import java.util.Optional;
+import tinperch.measure.Spread;
+
+/**
+ * What a channel stood at.
+ *
+ * @param fromS first sample, {@code toS} last, s after the run's start
+ * @param mean over that time, {@code deviation} of single samples from it
+ * @param halfWidth half of the interval that holds the mean with 95 % confidence; samples that follow each other closely count less
+ * @param driftPerHour slope of the straight line through the samples, per hour
+ * @param worth so many independent samples it rests on, at least 1
+ */
+public record Steady(double fromS, double toS, double mean, double deviation, double halfWidth, double driftPerHour, double worth) {
+    private static final int LEAST = 12;
+    /** What a steady channel may still move from end to end, or twice its noise. */
+    private static final double STILL = 0.5;
+    private static final int HALVINGS = 5;
+    private static final int MOST = 4000;
+
+    /** Of a stretch of time; empty with less than two samples. */
+    public static Optional<Steady> of(Series all) {
+        Series s = all.thinned(MOST);
+        int n = s.size();
+        if (n < 2) {
+            return Optional.empty();
+        }
+        double meanS = 0;
+        double mean = 0;
+        for (int i = 0; i < n; i++) {
+            meanS += s.secondAt(i) / n;
+            mean += s.valueAt(i) / n;
+        }
+        double st = 0;
+        double sv = 0;
+        double[] off = new double[n];
+        double squares = 0;
+        for (int i = 0; i < n; i++) {
+            double t = s.secondAt(i) - meanS;
+            off[i] = s.valueAt(i) - mean;
+            st += t * t;
+            sv += t * off[i];
+            squares += off[i] * off[i];
+        }
+        double deviation = Math.sqrt(squares / (n - 1));
+        double worth = Noise.independent(off);
+        double half = Spread.studentT((int) Math.max(1, Math.round(worth) - 1)) * deviation / Math.sqrt(worth);
+        return Optional.of(new Steady(s.firstS(), s.lastS(), mean, deviation, half, 3600 * sv / st, worth));
+    }
+
+    /** The longest last part of a channel (all, a half, a quarter …) that does not drift by more than its noise; empty when it is still on its way. */
+    public static Optional<Steady> end(Series all) {
+        Series s = all.thinned(MOST);
+        for (int k = 0; k <= HALVINGS; k++) {
+            Series tail = s.between(s.lastS() - (s.lastS() - s.firstS()) / (1 << k), s.lastS());
+            if (tail.size() < LEAST) {
+                return Optional.empty();
+            }
+            Optional<Steady> found = of(tail).filter(Steady::isStill);
+            if (found.isPresent()) {
+                return found;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** From end to end it moves by no more than half a degree, or than its samples scatter about the line. */
+    private boolean isStill() {
+        double moves = Math.abs(driftPerHour) * (toS - fromS) / 3600;
+        // A straight line's own deviation is its length / √12.
+        double scatter = Math.sqrt(Math.max(0, deviation * deviation - moves * moves / 12));
+        return moves <= Math.max(STILL, scatter);
+    }
+}

@@ -1,0 +1,36 @@
+package tinperch.files.log;
+
+import java.util.function.DoubleUnaryOperator;
+import tinperch.trial.sensor.KType;
+
+/** What the numbers of a column are, and how they become °C or what else the channel is kept in. */
+public enum Reads {
+    CELSIUS("°C", v -> v), FAHRENHEIT("°F", v -> (v - 32) / 1.8), KELVIN("K", v -> v - 273.15), TYPE_K("mV of type K", KType::tempC), PERCENT("%", v -> v), PLAIN("plain numbers", v -> v);
+
+    /** Below this there is no temperature, °C. */
+    private static final double NOTHING_BELOW_C = -273.15;
+    /** Sensors that are open or shorted are reported beyond this, °C. */
+    private static final double NOTHING_ABOVE_C = 2000;
+
+    private final String label;
+    private final DoubleUnaryOperator value;
+
+    Reads(String label, DoubleUnaryOperator value) {
+        this.label = label;
+        this.value = value;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public boolean isTemperature() {
+        return this != PERCENT && this != PLAIN;
+    }
+
+    /** What a number stands for; NaN where no temperature can be so. */
+    double of(double number) {
+        double v = value.applyAsDouble(number);
+        return isTemperature() && !(v > NOTHING_BELOW_C && v < NOTHING_ABOVE_C) ? Double.NaN : v;
+    }
+}
