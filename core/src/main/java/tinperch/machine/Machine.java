@@ -16,6 +16,7 @@ import tinperch.machine.space.NeighbourMesh;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.HolePattern;
 import tinperch.measure.sheet.Sheet;
+import tinperch.trial.Run;
 
 /**
  * A machine of the workshop.
@@ -34,10 +35,11 @@ import tinperch.measure.sheet.Sheet;
  * @param models downloaded models, checked against readings or not yet
  * @param sheets what was measured on it beside its upgrades
  * @param fits what it adds to sizes other than holes
+ * @param runs what was recorded on it, in the order it was taken in
  */
 public record Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm,
         boolean heatedBed, double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book,
-        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models, Fits fits) {
+        Surroundings surroundings, Space buildMm, boolean enclosed, String inPiecesFor, List<Sheet> sheets, List<Model> models, Fits fits, List<Run> runs) {
     public Machine {
         // A machine written by hand may have no more than an id and a name.
         kind = kind == null ? Kind.OTHER : kind;
@@ -54,13 +56,14 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         sheets = sheets == null ? List.of() : List.copyOf(sheets);
         models = models == null ? List.of() : List.copyOf(models);
         fits = fits == null ? Fits.USUAL : fits;
+        runs = runs == null ? List.of() : List.copyOf(runs);
     }
 
     /** A machine whose surroundings are not known yet; all of its space is taken for usable, a cube for enclosed. */
     public Machine(String id, String name, Kind kind, String summary, Space usableMm, double nozzleMm, boolean heatedBed,
             double supplyV, double holeOffsetMm, List<String> materials, State state, String stateNote, Book book) {
         this(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of(), List.of(), Fits.USUAL);
+                Surroundings.NONE, usableMm, kind == Kind.CUBE, "", List.of(), List.of(), Fits.USUAL, List.of());
     }
 
     /** A box-shaped space, mm. */
@@ -110,7 +113,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
     /** The same machine under another id: where a shared one meets another of the same. */
     public Machine withId(String next) {
         return new Machine(next, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state, stateNote, book,
-                surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits);
+                surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits, runs);
     }
 
     /** Under another name. */
@@ -274,6 +277,28 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         return with(d -> d.models = models.stream().filter(m -> !m.id().equals(modelId)).toList());
     }
 
+    /** A run by its id; empty when there is none of it. */
+    public Optional<Run> run(String runId) {
+        return runs.stream().filter(r -> r.id().equals(runId)).findFirst();
+    }
+
+    /** With a run put in, or changed when its id is known. */
+    public Machine with(Run run) {
+        List<Run> next = new ArrayList<>(runs);
+        int at = runs.stream().map(Run::id).toList().indexOf(run.id());
+        if (at >= 0) {
+            next.set(at, run);
+        } else {
+            next.add(run);
+        }
+        return with(d -> d.runs = next);
+    }
+
+    /** Without a run. */
+    public Machine withoutRun(String runId) {
+        return with(d -> d.runs = runs.stream().filter(r -> !r.id().equals(runId)).toList());
+    }
+
     private Machine with(Consumer<Draft> change) {
         Draft d = new Draft(this);
         change.accept(d);
@@ -302,6 +327,7 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
         private List<Sheet> sheets;
         private List<Model> models;
         private Fits fits;
+        private List<Run> runs;
 
         Draft(Machine m) {
             id = m.id;
@@ -324,11 +350,12 @@ public record Machine(String id, String name, Kind kind, String summary, Space u
             sheets = m.sheets;
             models = m.models;
             fits = m.fits;
+            runs = m.runs;
         }
 
         Machine machine() {
             return new Machine(id, name, kind, summary, usableMm, nozzleMm, heatedBed, supplyV, holeOffsetMm, materials, state,
-                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits);
+                    stateNote, book, surroundings, buildMm, enclosed, inPiecesFor, sheets, models, fits, runs);
         }
     }
 }

@@ -14,8 +14,9 @@ import tinperch.measure.Spread;
  */
 public record Steady(double fromS, double toS, double mean, double deviation, double halfWidth, double driftPerHour, double worth) {
     private static final int LEAST = 12;
-    /** What a steady channel may still move from end to end, or twice its noise. */
+    /** What a steady channel may still move, K. */
     private static final double STILL = 0.5;
+    private static final int SLICES = 50;
     private static final int HALVINGS = 5;
     private static final int MOST = 4000;
 
@@ -57,19 +58,45 @@ public record Steady(double fromS, double toS, double mean, double deviation, do
             if (tail.size() < LEAST) {
                 return Optional.empty();
             }
-            Optional<Steady> found = of(tail).filter(Steady::isStill);
-            if (found.isPresent()) {
-                return found;
+            if (isStill(tail)) {
+                return of(tail);
             }
         }
         return Optional.empty();
     }
 
-    /** From end to end it moves by no more than half a degree, or than its samples scatter about the line. */
-    private boolean isStill() {
-        double moves = Math.abs(driftPerHour) * (toS - fromS) / 3600;
-        // A straight line's own deviation is its length / √12.
-        double scatter = Math.sqrt(Math.max(0, deviation * deviation - moves * moves / 12));
-        return moves <= Math.max(STILL, scatter);
+    /** The longest stretch anywhere in which a channel stood still, at least a tenth of all; empty when there is none. */
+    public static Optional<Steady> longest(Series all) {
+        Series s = all.thinned(SLICES * 20);
+        double slice = (s.lastS() - s.firstS()) / SLICES;
+        for (int n = SLICES; n >= SLICES / 10; n--) {
+            for (int from = 0; from + n <= SLICES; from++) {
+                Series part = s.between(s.firstS() + from * slice, s.firstS() + (from + n) * slice);
+                if (part.size() >= LEAST && isStill(part)) {
+                    return of(all.between(part.firstS(), part.lastS()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The means of its quarters differ by no more than half a degree, or than half of its samples do: a few that lie far off do not count as noise. */
+    private static boolean isStill(Series s) {
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        double[] sorted = new double[s.size()];
+        for (int q = 0; q < 4; q++) {
+            double sum = 0;
+            int n = 0;
+            for (int i = q * s.size() / 4; i < (q + 1) * s.size() / 4; i++) {
+                sorted[i] = s.valueAt(i);
+                sum += sorted[i];
+                n++;
+            }
+            low = Math.min(low, sum / n);
+            high = Math.max(high, sum / n);
+        }
+        java.util.Arrays.sort(sorted);
+        return high - low <= Math.max(STILL, (sorted[3 * sorted.length / 4] - sorted[sorted.length / 4]) / 2);
     }
 }

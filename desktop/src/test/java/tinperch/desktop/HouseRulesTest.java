@@ -55,7 +55,7 @@ public class HouseRulesTest {
 
     @Test
     public void onlyTheWorkshopTouchesTheDatabase() {
-        noClasses().that().resideOutsideOfPackage("tinperch.workshop.store..").should().dependOnClassesThat()
+        noClasses().that().resideOutsideOfPackages("tinperch.workshop.store..", "tinperch.workshop.log..").should().dependOnClassesThat()
                 .resideInAnyPackage("java.sql..", "org.jdbi..", "org.sqlite..", "org.flywaydb..").check(house);
     }
 

@@ -7,12 +7,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tinperch.files.model.MeshBlob;
 import tinperch.part.Models;
 import tinperch.upgrade.Shop;
+import tinperch.workshop.log.LogStore;
 import tinperch.workshop.store.Backups;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
@@ -34,6 +36,9 @@ public final class Workshop implements AutoCloseable {
     private final Models models = new KeptModels(this::meshBytes);
     private WorkshopState state;
     private WorkshopState saved;
+    private final Object logLock = new Object();
+    private Consumer<LogStore> onLogs = l -> { };
+    private LogStore logs;
     private String unsaved;
 
     private record Step(String label, WorkshopState before, WorkshopState after) {}
@@ -184,8 +189,33 @@ public final class Workshop implements AutoCloseable {
         }
     }
 
+    /**
+     * The samples of its machines' runs, opened when first asked for. On any thread.
+     *
+     * @throws tinperch.workshop.log.LogFault when they cannot be opened
+     */
+    public LogStore logs() {
+        synchronized (logLock) {
+            if (logs == null) {
+                logs = LogStore.open(store.logsFile());
+                onLogs.accept(logs);
+            }
+            return logs;
+        }
+    }
+
+    /** What is done with the samples' file when it is opened. */
+    public void onLogs(Consumer<LogStore> then) {
+        onLogs = then;
+    }
+
     @Override
     public void close() {
+        synchronized (logLock) {
+            if (logs != null) {
+                logs.close();
+            }
+        }
         store.close();
     }
 }

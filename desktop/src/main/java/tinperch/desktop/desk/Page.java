@@ -6,7 +6,8 @@ public enum Page {
     SURROUNDINGS("Surroundings", "How it moves and what stands near: places come from distances read face to face."),
     READINGS("Readings", "What was measured on it: hole patterns, plates, pushes, squareness."),
     MODELS("Models", "Files found elsewhere, checked against a few readings before they are believed."),
-    BOOK("Book", "What is fitted and how it is set, day by day.");
+    BOOK("Book", "What is fitted and how it is set, day by day."),
+    TEMPERATURES("Temperatures", "What was recorded of it, against what it must stay below; before against after.");
 
     private final String title;
     private final String why;

@@ -18,6 +18,7 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Ui;
+import tinperch.desktop.temperature.TemperaturesPage;
 import tinperch.desktop.reading.ReadingsPane;
 
 /**
@@ -69,7 +70,7 @@ public final class MachineView extends VBox implements View {
     public void aim(String machineId) {
         form.aim(machineId);
         sheet.aim(machineId);
-        later.addAll(List.of(Page.SURROUNDINGS, Page.READINGS, Page.BOOK, Page.MODELS));
+        later.addAll(List.of(Page.SURROUNDINGS, Page.READINGS, Page.BOOK, Page.MODELS, Page.TEMPERATURES));
     }
 
     /** Fills the sheet in before anybody comes to it. */
@@ -108,6 +109,7 @@ public final class MachineView extends VBox implements View {
                     });
                     put(page, MachinePage.scrolling(models));
                 }
+                case TEMPERATURES -> put(page, new TemperaturesPage(desk, id));
                 case BOOK -> put(page, MachinePage.scrolling(new BookPanel(desk, id)));
                 default -> throw new IllegalStateException(page.name());
             }

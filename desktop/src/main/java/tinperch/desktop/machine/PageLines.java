@@ -20,6 +20,7 @@ final class PageLines {
             case SURROUNDINGS -> surroundings(m);
             case READINGS -> count(m.sheets().size(), "sheet", "no sheet yet");
             case MODELS -> count(m.models().size(), "file", "none yet");
+            case TEMPERATURES -> count(m.runs().size(), "run", "nothing recorded");
             case BOOK -> count(m.book().components().size(), "component", "nothing fitted yet");
         };
     }

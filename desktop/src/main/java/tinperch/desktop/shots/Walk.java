@@ -1,5 +1,7 @@
 package tinperch.desktop.shots;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.application.Platform;
@@ -16,6 +18,7 @@ import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
+import tinperch.desktop.temperature.TemperaturesPage;
 import tinperch.desktop.look.Ui;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Anchor;
@@ -47,6 +50,20 @@ final class Walk {
         this.stage = stage;
         this.dark = dark;
         blower = desk.state().upgrade("avocet-blower").orElseThrow();
+    }
+
+    /** A logger's table as it would come from its card. */
+    private static Path recorded() {
+        try {
+            StringBuilder rows = new StringBuilder("Logger 2; channels 3\nNo.;Date;Time;Terminal [°C];Supply case [°F];Room\n");
+            for (int i = 0; i < 400; i++) {
+                rows.append(i + 1).append(String.format(java.util.Locale.ROOT, ";21.11.2026;18:%02d:%02d;", i / 60, i % 60))
+                        .append(String.format(java.util.Locale.GERMANY, "%.1f;%.1f;%.1f%n", 60 - 38 * Math.exp(-i / 150.0), 95 - 20 * Math.exp(-i / 200.0), 21.3));
+            }
+            return Files.writeString(Files.createTempDirectory("log").resolve("terminal.csv"), rows);
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
     }
 
     /** All of them. */
@@ -92,6 +109,15 @@ final class Walk {
         detail("readings-push", () -> ((ToggleButton) find("#sheet-avocet-sway")).fire());
         detail("readings-new", () -> ((Button) find("#new-sheet")).fire());
         step("models", () -> desk.goTo(Page.MODELS));
+        step("temperatures", () -> {
+            desk.goTo(Page.TEMPERATURES);
+            Platform.runLater(() -> {
+                ((Button) find("#run-demo-contact-after")).fire();
+                ((ToggleButton) find("#under-demo-contact-before")).fire();
+            });
+        });
+        detail("temperatures-spot", () -> ((Button) find("#run-demo-carriage")).fire());
+        detail("log-mapping", () -> ((TemperaturesPage) find("#temperatures")).look(recorded()));
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));

@@ -20,6 +20,7 @@ import tinperch.desktop.look.EarlySkins;
 import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.demo.DemoLogs;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.store.StoreFault;
@@ -127,7 +128,9 @@ public final class TinPerchApp extends Application {
                 DemoModels.blobs().forEach(store::keepMesh);
                 store.save(WorkshopState.EMPTY, DemoWorkshop.state());
             }
-            return new Workshop(store);
+            Workshop w = new Workshop(store);
+            w.onLogs(logs -> DemoLogs.fill(w.state().machines(), logs));
+            return w;
         } catch (RuntimeException e) {
             // Whoever tries next must not be told that it is open.
             store.close();

@@ -65,7 +65,7 @@ public final class LayoutGuess {
         for (int c = 0; c < columns; c++) {
             String name = name(names, c);
             if (c != time && c != date && share(body, c, t -> !Double.isNaN(Numbers.value(t, comma))) > 0.5 && !isCount(body, c, name, comma)) {
-                fields.add(new LogLayout.Field(c, name.isEmpty() ? "channel " + (fields.size() + 1) : name, reads(name)));
+                fields.add(new LogLayout.Field(c, name.isEmpty() ? "channel " + (fields.size() + 1) : bare(name), reads(name)));
             }
         }
         return new LogLayout(separator, comma, header, date, time, stamp, 1, fields);
@@ -160,6 +160,12 @@ public final class LayoutGuess {
     private static double share(List<List<String>> body, int c, java.util.function.Predicate<String> fits) {
         long cells = body.stream().filter(r -> c < r.size() && !r.get(c).isEmpty()).count();
         return cells == 0 ? 0 : (double) body.stream().filter(r -> c < r.size() && fits.test(r.get(c))).count() / cells;
+    }
+
+    /** A name without its unit, which its values will not have any more. */
+    private static String bare(String name) {
+        String bare = name.replaceFirst("\\s*[\\[(/]\\s*(°?\\s?[CFK]|deg ?[CF]|mV|%)\\s*[\\])]?$", "").strip();
+        return bare.isEmpty() ? name : bare;
     }
 
     /** What a column's name says of its unit. */

@@ -84,7 +84,7 @@ public class LogsTest {
         LogLayout l = guess("Time [min];Duty %;Couple [mV];Bed\n0;10;4,096;60,0\n1;12;8,138;60,5\n2;12;8,2;60,5\n");
         assertEquals(l.stamp(), Stamp.MINUTES);
         assertTrue(l.decimalComma());
-        assertEquals(l.fields().stream().map(f -> f.name() + " " + f.reads()).toList(), List.of("Duty % PERCENT", "Couple [mV] TYPE_K", "Bed CELSIUS"));
+        assertEquals(l.fields().stream().map(f -> f.name() + " " + f.reads()).toList(), List.of("Duty % PERCENT", "Couple TYPE_K", "Bed CELSIUS"));
         Got got = new Got();
         CsvLog.read(bytes("x\n0;10;4,096;60,0\n1;12;8,138;60,5\n"), 0, l, s -> true, got);
         assertEquals(got.at(0, 1), 100, 0.05, "IEC 60584-1");
@@ -163,7 +163,7 @@ public class LogsTest {
         for (String charset : List.of("UTF-8", "ISO-8859-1")) {
             byte[] b = "t;Düse [°F]\n0;212\n1;212\n".getBytes(Charset.forName(charset));
             LogLayout l = LayoutGuess.of(CsvLog.head(new ByteArrayInputStream(b), 60));
-            assertEquals(l.fields().get(0).name(), "Düse [°F]");
+            assertEquals(l.fields().get(0).name(), "Düse");
             assertEquals(l.fields().get(0).reads(), Reads.FAHRENHEIT);
         }
     }

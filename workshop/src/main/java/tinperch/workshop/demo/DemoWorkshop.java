@@ -23,7 +23,7 @@ public final class DemoWorkshop {
     private static List<Machine> machines() {
         return bareMachines().stream().map(m -> DemoModels.of(DemoSheets.of(
                 m.withSurroundings(DemoSurroundings.of(m))))).map(m -> switch (m.id()) {
-            case "avocet" -> m.withBuild(new Machine.Space(235, 235, 250)).inPiecesFor("avocet-blower");
+            case "avocet" -> DemoLogs.on(m.withBuild(new Machine.Space(235, 235, 250)).inPiecesFor("avocet-blower"));
             case "turnstone" -> m.withBuild(new Machine.Space(120, 120, 120));
             case "curlew" -> m.withBuild(new Machine.Space(300, 300, 320));
             default -> m.withBuild(new Machine.Space(500, 640, 300)).withUsable(new Machine.Space(480, 600, 280));

@@ -8,7 +8,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
@@ -184,32 +183,6 @@ public final class LogStore implements AutoCloseable {
             return new RunReader(this, reading, id, channels);
         } catch (SQLException e) {
             throw new LogFault("The samples of this run cannot be read (" + e.getMessage() + ").", e);
-        }
-    }
-
-    /** Removes all samples of runs that nobody needs any more. */
-    public void keepOnly(Set<String> ids) {
-        synchronized (reading) {
-            try {
-                List<String> others = new ArrayList<>();
-                try (Statement s = reading.createStatement(); ResultSet r = s.executeQuery("SELECT id FROM run")) {
-                    while (r.next()) {
-                        if (!ids.contains(r.getString(1))) {
-                            others.add(r.getString(1));
-                        }
-                    }
-                }
-                for (String id : others) {
-                    for (String sql : List.of("DELETE FROM chunk WHERE run = ?", "DELETE FROM piece WHERE run = ?", "DELETE FROM run WHERE id = ?")) {
-                        try (PreparedStatement s = reading.prepareStatement(sql)) {
-                            s.setString(1, id);
-                            s.executeUpdate();
-                        }
-                    }
-                }
-            } catch (SQLException e) {
-                LOG.warn("samples nobody needs stay", e);
-            }
         }
     }
 

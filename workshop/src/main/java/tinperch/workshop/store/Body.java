@@ -33,7 +33,7 @@ record Body(String rest, Map<Item, String> items) {
     record Row(String field, String id, int position, String body) {}
 
     /** Lists of a machine and of an upgrade that are rows of their own. */
-    static final List<String> OF_MACHINE = List.of("sheets", "models", "surroundings/neighbours", "surroundings/sites", "surroundings/distances", "book/components", "book/settings",
+    static final List<String> OF_MACHINE = List.of("sheets", "models", "runs", "surroundings/neighbours", "surroundings/sites", "surroundings/distances", "book/components", "book/settings",
             "book/loadouts", "book/redone", "book/hours");
     static final List<String> OF_UPGRADE = List.of("parts");
 

@@ -101,6 +101,11 @@ public final class WorkshopStore implements AutoCloseable {
         return Optional.ofNullable(notice);
     }
 
+    /** The file beside it that samples are kept in; of one that is not written to, a file of its own. */
+    public Path logsFile() {
+        return DataFolder.beside(copy != null ? copy.db() : file, "-logs.db");
+    }
+
     /** The one connection; tests use it to make the disk refuse. */
     Connection connection() {
         return connection;

@@ -10,7 +10,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.Random;
-import java.util.Set;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -139,18 +138,6 @@ public class LogStoreTest {
         assertFalse(store.has("a"));
         LogFault none = expectThrows(LogFault.class, () -> store.read("a"));
         assertTrue(none.getMessage().contains("import the log again"), none.getMessage());
-    }
-
-    @Test
-    public void whatNobodyNeedsGoes() {
-        for (String id : new String[] {"a", "b"}) {
-            try (RunWriter w = write(id, 100)) {
-                w.whole();
-            }
-        }
-        store.keepOnly(Set.of("b"));
-        assertFalse(store.has("a"));
-        assertEquals(store.read("b").rows(), 100);
     }
 
     /** Bytes changed anywhere in the file: a sentence or samples, never anything else. */

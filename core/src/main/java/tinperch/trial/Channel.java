@@ -1,0 +1,103 @@
+package tinperch.trial;
+
+/**
+ * One thing that was recorded over time.
+ *
+ * @param id within its run, its place among the samples of a row is that among the run's channels
+ * @param kind what it is of
+ * @param of which one: of a spot the upgrade and part, "upgrade/part", of a contact or wire the component's id; empty where it is not said
+ * @param revision of the part, "R3"; empty where it is not said
+ * @param where on it, in words
+ * @param limitC a limit of its own, °C; 0 for none
+ */
+public record Channel(String id, String name, Kind kind, String of, String revision, String where, double limitC) {
+    public Channel {
+        name = name == null ? "" : name;
+        kind = kind == null ? Kind.OTHER : kind;
+        of = of == null ? "" : of;
+        revision = revision == null ? "" : revision;
+        where = where == null ? "" : where;
+        limitC = Double.isFinite(limitC) ? limitC : 0;
+    }
+
+    /** What a channel is of. */
+    public enum Kind {
+        HOT_END("hot end"), BED("bed"), CHAMBER("chamber"), ROOM("room"), SPOT("a spot on a part"), CONTACT("a contact or wire"), TARGET("a target"), DUTY("a heater's duty"), OTHER("something else");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+
+        /** Whether it is a temperature that somebody wants low: of a part or of what carries current. */
+        public boolean isEndangered() {
+            return this == SPOT || this == CONTACT;
+        }
+
+        /** What a name suggests: "Contact [°C]", "T0", "B/target". */
+        public static Kind of(String name) {
+            String n = name.toLowerCase(java.util.Locale.ROOT).strip();
+            if (n.endsWith("/target") || n.contains("target") || n.contains("set point") || n.contains("setpoint")) {
+                return TARGET;
+            }
+            if (n.contains("@") || n.contains("duty") || n.contains("%") || n.contains("pwm")) {
+                return DUTY;
+            }
+            // A bed's connector is a connector.
+            if (n.matches(".*(contact|connector|terminal|wire|plug|clamp).*")) {
+                return CONTACT;
+            }
+            if (n.matches("t\\d?|hot ?end.*|nozzle.*|block.*|tool\\b.*|extruder.*")) {
+                return HOT_END;
+            }
+            if (n.matches("b|bed.*|plate.*")) {
+                return BED;
+            }
+            if (n.matches("c|chamber.*|enclosure.*|box.*")) {
+                return CHAMBER;
+            }
+            if (n.matches("a|room.*|ambient.*|air.*|boathouse.*")) {
+                return ROOM;
+            }
+            return n.matches(".*(part|carriage|duct|bracket|spot|plastic).*") ? SPOT : OTHER;
+        }
+    }
+
+    /** One as a file names it. */
+    public static Channel named(String id, String name) {
+        return new Channel(id, name, Kind.of(name), "", "", "", 0);
+    }
+
+    public Channel withName(String next) {
+        return new Channel(id, next, kind, of, revision, where, limitC);
+    }
+
+    /** Of another kind; what it was of is forgotten. */
+    public Channel withKind(Kind next) {
+        return new Channel(id, name, next, next == kind ? of : "", next == kind ? revision : "", where, limitC);
+    }
+
+    /** Of a part's spot or of a component. */
+    public Channel of(String what, String rev) {
+        return new Channel(id, name, kind, what, rev, where, limitC);
+    }
+
+    public Channel where(String next) {
+        return new Channel(id, name, kind, of, revision, next, limitC);
+    }
+
+    /** With a limit of its own, °C; 0 for none. */
+    public Channel withLimit(double nextC) {
+        return new Channel(id, name, kind, of, revision, where, nextC);
+    }
+
+    /** Whether its values are temperatures. */
+    public boolean isTemperature() {
+        return kind != Kind.DUTY;
+    }
+}

@@ -1,0 +1,127 @@
+package tinperch.trial.tell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tinperch.trial.Above;
+import tinperch.trial.Channel;
+import tinperch.trial.Comparison;
+import tinperch.trial.Ripple;
+import tinperch.trial.Rise;
+import tinperch.trial.RiseShare;
+import tinperch.trial.Series;
+import tinperch.trial.Steady;
+import tinperch.trial.StepFit;
+import tinperch.trial.limit.LimitLine;
+
+/** What there is to say of one channel over the stretch that is looked at. */
+public final class ChannelTold {
+    private ChannelTold() {}
+
+    /**
+     * What belongs to a channel.
+     *
+     * @param seen its samples over the stretch
+     * @param limits it should stay below
+     * @param target what it is controlled to, {@code block} what heats it, {@code room} around it; empty where they were not recorded
+     */
+    public record Seen(Channel channel, Series seen, List<LimitLine> limits, Optional<Series> target, Optional<Series> block, Optional<Series> room) {}
+
+    /** Everything, what matters most first. */
+    public static List<Told> of(Seen of) {
+        List<Told> all = new ArrayList<>();
+        if (of.seen.size() < 2) {
+            all.add(Told.of("Samples", "There are none in this stretch."));
+            return all;
+        }
+        Rise rise = Rise.of(of.seen);
+        Optional<Steady> stood = rise.steady().or(() -> Steady.longest(of.seen));
+        all.add(end(rise, stood, of.seen));
+        Above peak = Above.of(of.seen, Double.POSITIVE_INFINITY);
+        all.add(Told.of("Peak", Words.celsius(peak.peak()) + " after " + Words.time(peak.peakS()) + "."));
+        of.limits.forEach(l -> all.add(limit(l, of.seen, rise)));
+        controlled(of, stood, all);
+        share(of, stood, all);
+        double fastest = Rise.fastestKPerMin(of.seen);
+        if (fastest >= 0.5) {
+            all.add(Told.of("Heating", "At most " + Words.kelvin(fastest) + " a minute."));
+        }
+        if (peak.knownS() < (of.seen.lastS() - of.seen.firstS()) * 0.999) {
+            all.add(Told.of("Gaps", "Nothing is known of " + Words.time(of.seen.lastS() - of.seen.firstS() - peak.knownS()) + " in it."));
+        }
+        return all;
+    }
+
+    private static Told end(Rise rise, Optional<Steady> stood, Series s) {
+        if (rise.steady().isPresent()) {
+            Steady at = rise.steady().get();
+            return Told.of("Stands at", Words.celsius(at.mean()) + " ± " + Words.kelvin(Math.max(0.1, at.halfWidth())) + " over the last " + Words.time(at.toS() - at.fromS()) + "; single samples ± "
+                    + Words.kelvin(at.deviation()) + ".");
+        }
+        if (rise.fit().isEmpty()) {
+            String changed = "At its end it neither stands still nor rises or falls as after one step";
+            return Told.of("Stood at", stood.map(t -> Words.celsius(t.mean()) + " ± " + Words.kelvin(Math.max(0.1, t.halfWidth())) + " from " + Words.time(t.fromS()) + " to " + Words.time(t.toS()) + " after the start; single samples ± "
+                    + Words.kelvin(t.deviation()) + ". " + changed + ".").orElse(changed + "; look at a stretch in which nothing was changed."));
+        }
+        StepFit f = rise.fit().get();
+        if (!f.isTold()) {
+            return Told.of("Ends at", "Still on its way; too little of it is seen to tell where it ends.");
+        }
+        return Told.of("Will settle", "At " + Words.celsius(f.end()) + " ± " + Words.kelvin(Math.max(0.1, f.halfWidth())) + ", to within 1 K " + (f.settledS(1) <= s.lastS() ? "by now" : "in " + Words.time(f.settledS(1) - s.lastS()))
+                + "; time constant " + Words.time(f.tauS()) + ".");
+    }
+
+    private static Told limit(LimitLine l, Series s, Rise rise) {
+        Above a = Above.of(s, l.tempC());
+        String name = l.name() + ", " + Words.celsius(l.tempC());
+        if (a.firstS().isPresent()) {
+            return new Told("Above", name + ": for " + Words.time(a.aboveS()) + ", first after " + Words.time(a.firstS().getAsDouble()) + ", by " + Words.kelvin(a.peak() - l.tempC()) + " at most, " + Math.round(a.area() / 360) / 10.0 + " K·h in all.", true);
+        }
+        String below = name + ": it stays " + Words.kelvin(l.tempC() - a.peak()) + " below";
+        Optional<StepFit> f = rise.fit().filter(StepFit::isTold);
+        if (f.isPresent() && f.get().high() > l.tempC()) {
+            boolean sure = f.get().low() > l.tempC();
+            return new Told("Limit", below + " so far, and " + (sure ? "will end above it." : "may end above it."), true);
+        }
+        return Told.of("Limit", below + ".");
+    }
+
+    private static void controlled(Seen of, Optional<Steady> stood, List<Told> all) {
+        if (of.channel.kind().isEndangered() || stood.isEmpty()) {
+            return;
+        }
+        Steady at = stood.get();
+        Ripple.of(of.seen.between(at.fromS(), at.toS())).filter(r -> r.amplitude() > 0.2)
+                .ifPresent(r -> all.add(Told.of("Swings", "By ± " + Words.kelvin(r.amplitude()) + ", once in " + Words.time(r.periodS()) + ".")));
+        of.target.map(t -> t.at(at.toS())).filter(t -> t > 0).ifPresent(t -> {
+            double over = Ripple.overshoot(of.seen, t);
+            all.add(Told.of("Control", "It stands " + Words.kelvin(Math.abs(at.mean() - t)) + (at.mean() < t ? " below" : " above") + " its target of " + Words.celsius(t) + "; it went " + Words.kelvin(over) + " beyond it at most."));
+        });
+    }
+
+    /** Where block, spot and room stand at the same time, the spot's share of the rise and what it would be hotter. */
+    private static void share(Seen of, Optional<Steady> stood, List<Told> all) {
+        if (of.channel.kind() != Channel.Kind.SPOT || stood.isEmpty() || of.block.isEmpty() || of.room.isEmpty()) {
+            return;
+        }
+        Steady at = stood.get();
+        Optional<Steady> block = Steady.of(of.block.get().between(at.fromS(), at.toS()));
+        Optional<Steady> room = Steady.of(of.room.get().between(at.fromS(), at.toS()));
+        block.flatMap(b -> room.flatMap(r -> RiseShare.of(at.mean(), b.mean(), r.mean()).map(s -> Told.of("Share", Math.round(1000 * s.share()) / 10.0 + " % of the rise from the room's " + Words.celsius(r.mean())
+                + " to " + Words.celsius(b.mean()) + "; at 30 K more there it would stand at " + Words.celsius(s.spotC(b.mean() + 30, r.mean())) + ", air and gap unchanged.")))).ifPresent(all::add);
+    }
+
+    /** A channel of a run against the same of an earlier one; what it says of who decides. */
+    public static Told against(Channel channel, Series before, Series after, String nameBefore) {
+        Optional<Steady> a = Steady.end(before);
+        Optional<Steady> b = Steady.end(after);
+        if (a.isEmpty() || b.isEmpty()) {
+            return Told.of("Against", "“" + nameBefore + "”: " + (a.isEmpty() ? "that run" : "this run") + " does not stand still at its end; they cannot be compared.");
+        }
+        Comparison c = Comparison.of(a.get(), b.get(), Comparison.PUT_BACK_K);
+        String by = Words.kelvin(Math.abs(c.difference())) + (c.difference() < 0 ? " cooler" : " hotter") + " ± " + Words.kelvin(c.halfWidth());
+        Comparison.Says says = c.says(true);
+        return new Told("Against", "“" + nameBefore + "”: " + (says == Comparison.Says.CANNOT_TELL ? "no difference that could be told from noise (" + by + ")." : by + (channel.kind().isEndangered() ? ": " + says.label() + "." : ".")),
+                channel.kind().isEndangered() && says == Comparison.Says.WORSE);
+    }
+}

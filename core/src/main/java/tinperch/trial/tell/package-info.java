@@ -1,0 +1,2 @@
+/** What is reckoned of recorded channels, in words for whoever decides from it. */
+package tinperch.trial.tell;
