@@ -60,6 +60,30 @@ public final class Bands {
         size++;
     }
 
+    void addAll(Bands others) {
+        for (int i = 0; i < others.size; i++) {
+            add(others, i);
+        }
+    }
+
+    /** Those from one to before another. */
+    Bands part(int from, int to) {
+        Bands all = new Bands(channels);
+        for (int i = from; i < to; i++) {
+            all.add(this, i);
+        }
+        return all;
+    }
+
+    /** Without the first of them. */
+    void drop(int n) {
+        if (n > 0) {
+            Bands rest = part(n, size);
+            size = 0;
+            addAll(rest);
+        }
+    }
+
     private void room() {
         if (size == first.length) {
             first = Arrays.copyOf(first, 2 * size);

@@ -25,6 +25,7 @@ public final class LogStore implements AutoCloseable {
     private final Path file;
     private final SQLiteDataSource source;
     private final Connection reading;
+    private int mostPages;
 
     private LogStore(Path file, SQLiteDataSource source, Connection reading) {
         this.file = file;
@@ -111,10 +112,7 @@ public final class LogStore implements AutoCloseable {
                 s.setString(1, id);
                 ResultSet r = s.executeQuery();
                 while (r.next()) {
-                    Bands piece = Packed.rows(r.getBytes(2), r.getInt(1), channels);
-                    for (int i = 0; i < piece.size(); i++) {
-                        rows.add(piece, i);
-                    }
+                    rows.addAll(Packed.rows(r.getBytes(2), r.getInt(1), channels));
                 }
             }
             return new Tail(chunks, rows);
@@ -132,7 +130,18 @@ public final class LogStore implements AutoCloseable {
     }
 
     private Connection connect() throws SQLException {
-        return source.getConnection();
+        Connection c = source.getConnection();
+        if (mostPages > 0) {
+            try (Statement s = c.createStatement()) {
+                s.execute("PRAGMA max_page_count = " + mostPages);
+            }
+        }
+        return c;
+    }
+
+    /** Lets the file grow no larger for writers begun from now on: tests fill a disk so. */
+    void mostPages(int pages) {
+        mostPages = pages;
     }
 
     /**

@@ -49,7 +49,6 @@ public class LogStoreTest {
     @Test
     public void everySampleIsThereAgain() {
         try (RunWriter w = write("a", 30_000)) {
-            assertFalse(store.has("a"), "nobody sees it before it is whole");
             w.whole();
         }
         store.close();
@@ -138,6 +137,74 @@ public class LogStoreTest {
         assertFalse(store.has("a"));
         LogFault none = expectThrows(LogFault.class, () -> store.read("a"));
         assertTrue(none.getMessage().contains("import the log again"), none.getMessage());
+    }
+
+    /** The disk fills up in the middle of a recording: what was written stays, what came since waits, and is written when there is room again. */
+    @Test
+    public void aFullDiskStopsNoRecording() {
+        store.mostPages(60);
+        try (RunWriter w = store.begin("a", 4)) {
+            Random dice = new Random(2);
+            int told = 0;
+            long kept = 0;
+            for (int i = 0; i < 30_000; i++) {
+                w.row(i, new float[] {dice.nextFloat(), dice.nextFloat(), dice.nextFloat(), dice.nextFloat()});
+                if (i % 100 == 99) {
+                    try {
+                        w.flush();
+                        kept = i + 1;
+                    } catch (LogFault full) {
+                        assertTrue(full.getMessage().startsWith("The disk is full. What was recorded before is there"), full.getMessage());
+                        told++;
+                    }
+                }
+            }
+            assertTrue(told > 0 && kept > 1000, told + " of 300, " + kept);
+            assertEquals(store.read("a").rows(), kept);
+            w.mostPages(100_000);
+            w.flush();
+            assertEquals(store.read("a").rows(), 30_000, "nothing was lost meanwhile");
+            w.whole();
+        }
+        Series s = store.read("a").series(0, 0, 1e9);
+        assertEquals(s.size(), 30_000);
+        assertEquals(s.lastS(), 29_999.0, 1e-3);
+    }
+
+    /** A large file is taken in while two recordings go on. */
+    @Test
+    public void severalAtOnce() throws InterruptedException {
+        RunWriter one = store.begin("one", 1);
+        RunWriter two = store.begin("two", 1);
+        Thread importing = new Thread(() -> {
+            try (RunWriter w = write("file", 600_000)) {
+                w.whole();
+            }
+        });
+        importing.start();
+        int refused = 0;
+        int n = 0;
+        while (importing.isAlive() || n < 20_000) {
+            one.row(n, new float[] {n});
+            two.row(n, new float[] {-n});
+            if (n++ % 500 == 0) {
+                try {
+                    one.flush();
+                    two.flush();
+                } catch (LogFault e) {
+                    refused++;
+                }
+            }
+        }
+        importing.join();
+        one.whole();
+        two.whole();
+        one.close();
+        two.close();
+        assertEquals(store.read("file").rows(), 600_000);
+        assertEquals(store.read("one").rows(), n);
+        assertEquals(store.read("two").rows(), n);
+        assertEquals(refused, 0);
     }
 
     /** Bytes changed anywhere in the file: a sentence or samples, never anything else. */
