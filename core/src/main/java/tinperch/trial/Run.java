@@ -33,6 +33,11 @@ public record Run(String id, String name, LocalDateTime start, double lengthS, L
         return new Run(id, name, start, lengthS, channels, source, simulated, next);
     }
 
+    /** So long. */
+    public Run lasting(double seconds) {
+        return new Run(id, name, start, seconds, channels, source, simulated, note);
+    }
+
     /** With a channel changed. */
     public Run with(Channel next) {
         List<Channel> all = new ArrayList<>(channels);

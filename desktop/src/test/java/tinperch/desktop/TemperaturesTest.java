@@ -137,6 +137,30 @@ public class TemperaturesTest extends WindowTest {
         waitFor(() -> told().contains("-5 °C") || told().contains("−5 °C"), "73 °F: " + told());
     }
 
+    /** The simulated printer is recorded, seen while it goes on, and there after a restart. */
+    @Test
+    public void aRecordingIsSeenWhileItGoesOn() throws Exception {
+        page();
+        int before = avocet().runs().size();
+        press("record-open");
+        choose("record-port", "simulated printer");
+        press("record-begin");
+        waitFor(() -> avocet().runs().size() == before + 1, "no run: " + text("record-says"));
+        Run run = avocet().runs().get(before);
+        assertTrue(run.simulated(), "it is said that no machine stands behind it");
+        assertEquals(run.channels().get(0).kind(), Channel.Kind.HOT_END);
+        press("run-" + run.id());
+        waitFor(() -> told().contains("Peak"), told());
+        waitFor(() -> text("record-says").startsWith("Simulated:"), text("record-says"));
+        press("record-stop");
+        waitFor(() -> avocet().run(run.id()).orElseThrow().lengthS() > 1, "it has no length");
+        assertTrue(desk.recordings().of("avocet").isEmpty());
+        close();
+        open();
+        page();
+        waitFor(() -> told().contains("Peak"), "after a restart: " + told());
+    }
+
     @Test
     public void whatIsNoLogIsRefusedWithASentence() throws Exception {
         page();

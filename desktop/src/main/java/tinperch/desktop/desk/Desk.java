@@ -27,6 +27,7 @@ import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.device.Recordings;
 import tinperch.workshop.edit.PartEdits;
 import tinperch.workshop.engine.FactEngine;
 
@@ -60,6 +61,7 @@ public final class Desk implements AutoCloseable {
     private final Theme theme = new Theme();
     private final FactEngine engine = new FactEngine(Platform::runLater);
     private final PartEdits edits;
+    private final Recordings recordings;
     private final ObjectProperty<Place> place = new SimpleObjectProperty<>(new Place.Nowhere());
     private final ObjectProperty<Notice> notice = new SimpleObjectProperty<>();
     private final ReadOnlyObjectWrapper<Assessment> assessment = new ReadOnlyObjectWrapper<>(Assessment.NONE);
@@ -76,6 +78,7 @@ public final class Desk implements AutoCloseable {
     public Desk(Workshop workshop) {
         this.workshop = workshop;
         edits = new PartEdits(workshop, engine);
+        recordings = new Recordings(workshop, Platform::runLater);
         workshop.onChange(this::changed);
         place.addListener((o, was, is) -> {
             lit.set("");
@@ -155,6 +158,11 @@ public final class Desk implements AutoCloseable {
     /** Finds out facts in the background. */
     public FactEngine engine() {
         return engine;
+    }
+
+    /** The recordings that go on. */
+    public Recordings recordings() {
+        return recordings;
     }
 
     /** Changes to parts, tried before they are made. */
@@ -367,6 +375,7 @@ public final class Desk implements AutoCloseable {
     @Override
     public void close() {
         closed = true;
+        recordings.close();
         engine.close();
         workshop.close();
     }

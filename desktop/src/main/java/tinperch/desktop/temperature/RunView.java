@@ -150,6 +150,22 @@ final class RunView extends VBox {
         });
     }
 
+    /** A run that is being recorded has more rows now. */
+    void grown(String runId) {
+        RunReader reader = readers.get(runId);
+        if (reader == null || run == null || !run.id().equals(runId)) {
+            return;
+        }
+        opening.ask(ticket -> {
+            try {
+                reader.refresh();
+                ticket.deliver(this::curves);
+            } catch (LogFault e) {
+                ticket.deliver(() -> trouble(e.getMessage()));
+            }
+        });
+    }
+
     private void curves() {
         List<Curve> all = new ArrayList<>();
         RunReader below = under == null ? null : readers.get(under.id());
@@ -162,7 +178,7 @@ final class RunView extends VBox {
             trouble(null);
         }
         double end = all.stream().mapToDouble(c -> c.samples().lastS()).max().orElse(60);
-        plot.show(all, run.start(), new Stretch(0, Math.max(2, end)));
+        plot.show(all.isEmpty() ? "" : run.id() + (under == null ? "" : under.id()), all, run.start(), new Stretch(0, Math.max(2, end)));
         reckon();
     }
 

@@ -35,6 +35,7 @@ public final class TemperaturesPage extends BorderPane implements View {
     private final Taking taking = new Taking(Platform::runLater);
     private final RunList list;
     private final RunView view;
+    private final RecordPanel record;
     private final ProgressBar bar = new ProgressBar(0);
     private final Label what = Ui.label("", "faint");
     private final HBox reading;
@@ -67,7 +68,14 @@ public final class TemperaturesPage extends BorderPane implements View {
         Scroller runs = new Scroller(list);
         runs.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(runs, Priority.ALWAYS);
-        VBox left = new VBox(10, bring, reading, what, complaint, runs);
+        record = new RecordPanel(desk, machineId);
+        desk.recordings().onChange(id -> {
+            if (id.equals(machineId)) {
+                record.refresh();
+                desk.recordings().of(machineId).ifPresent(r -> view.grown(r.runId()));
+            }
+        });
+        VBox left = new VBox(10, bring, record, reading, what, complaint, runs);
         left.setPrefWidth(216);
         left.setMinWidth(216);
         setLeft(left);

@@ -52,6 +52,7 @@ final class TimePlot extends Region implements Resting {
     private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
     private List<Curve> curves = List.of();
     private LocalDateTime start = LocalDateTime.of(2000, 1, 1, 0, 0);
+    private String shown = "";
     private Stretch all = new Stretch(0, 60);
     private Stretch seen = all;
     private double hairS = Double.NaN;
@@ -132,15 +133,18 @@ final class TimePlot extends Region implements Resting {
         pointed.accept(hairS);
     }
 
-    /** Shows other curves; the stretch that is seen stays where {@code whole} does. */
-    void show(List<Curve> next, LocalDateTime began, Stretch whole) {
+    /** @param id of what is shown: the stretch that is seen stays as long as that is the same */
+    void show(String id, List<Curve> next, LocalDateTime began, Stretch whole) {
         curves = next;
         start = began;
         if (!whole.equals(all)) {
+            // Of one that grows what is seen stays, unless that was all of it.
+            boolean follows = seen.equals(all) || !id.equals(shown);
             all = whole;
-            seen = whole;
-            hairS = Double.NaN;
+            seen = follows ? whole : seen;
+            hairS = follows ? Double.NaN : hairS;
         }
+        shown = id;
         draw();
     }
 

@@ -20,13 +20,15 @@ public final class RunReader {
     private final Connection connection;
     private final String id;
     private final int channels;
-    private final List<Chunk> chunks = new ArrayList<>();
-    private Bands tail;
+    private volatile There there;
     private final Map<Integer, Bands> bodies = lately();
     private final Map<Integer, Bands> nears = lately();
 
     /** What is known of a chunk without looking into it. */
     private record Chunk(int n, double first, double last, Bands far, Bands middle) {}
+
+    /** What there was when it was looked for the last time. */
+    private record There(List<Chunk> chunks, Bands tail) {}
 
     private static Map<Integer, Bands> lately() {
         return new LinkedHashMap<>(16, 0.75f, true) {
@@ -44,6 +46,7 @@ public final class RunReader {
         this.connection = connection;
         this.id = id;
         this.channels = channels;
+        there = new There(List.of(), new Bands(channels));
         refresh();
     }
 
@@ -52,12 +55,13 @@ public final class RunReader {
         synchronized (connection) {
             try (PreparedStatement s = connection.prepareStatement("SELECT n, first, last, far, middle FROM chunk WHERE run = ? AND no >= ? ORDER BY no")) {
                 s.setString(1, id);
+                List<Chunk> chunks = new ArrayList<>(there.chunks);
                 s.setInt(2, chunks.size());
                 ResultSet r = s.executeQuery();
                 while (r.next()) {
                     chunks.add(new Chunk(r.getInt(1), r.getDouble(2), r.getDouble(3), Bands.of(r.getBytes(4), channels), Bands.of(r.getBytes(5), channels)));
                 }
-                tail = store.tail(id).rows();
+                there = new There(List.copyOf(chunks), store.tail(id).rows());
             } catch (SQLException e) {
                 throw new LogFault("The samples of this run cannot be read (" + e.getMessage() + ").", e);
             }
@@ -70,20 +74,26 @@ public final class RunReader {
 
     /** Rows of all of it. */
     public long rows() {
-        return chunks.stream().mapToLong(Chunk::n).sum() + tail.size();
+        There now = there;
+        return now.chunks.stream().mapToLong(Chunk::n).sum() + now.tail.size();
     }
 
     /** First time, s after the run's start; 0 where it is empty. */
     public double firstS() {
-        return chunks.isEmpty() ? tail.size() == 0 ? 0 : tail.firstS(0) : chunks.get(0).first;
+        There now = there;
+        return now.chunks.isEmpty() ? now.tail.size() == 0 ? 0 : now.tail.firstS(0) : now.chunks.get(0).first;
     }
 
     public double lastS() {
-        return tail.size() > 0 ? tail.lastS(tail.size() - 1) : chunks.isEmpty() ? 0 : chunks.get(chunks.size() - 1).last;
+        There now = there;
+        return now.tail.size() > 0 ? now.tail.lastS(now.tail.size() - 1) : now.chunks.isEmpty() ? 0 : now.chunks.get(now.chunks.size() - 1).last;
     }
 
     /** What is to be drawn of a stretch of time so many pixels wide: rows, or lowest and highest over as many as share a pixel; one before and one after too. */
     public Bands bands(double fromS, double toS, int pixels) {
+        There now = there;
+        List<Chunk> chunks = now.chunks;
+        Bands tail = now.tail;
         double seen = 0;
         for (Chunk c : chunks) {
             double overlap = Math.min(toS, c.last) - Math.max(fromS, c.first);
@@ -97,7 +107,7 @@ public final class RunReader {
             boolean before = k + 1 < chunks.size() && chunks.get(k + 1).first > fromS && c.last <= fromS;
             boolean after = k > 0 && chunks.get(k - 1).last < toS && c.first >= toS;
             if (c.last >= fromS && c.first <= toS || before || after) {
-                take(level == 0 ? body(k) : level == 1 ? near(k) : level == 2 ? c.middle : c.far, fromS, toS, all);
+                take(level == 0 ? body(k, c.n) : level == 1 ? near(k, c.n) : level == 2 ? c.middle : c.far, fromS, toS, all);
             }
         }
         Bands end = level == 0 ? tail : level == 1 ? tail.over(RunWriter.OVER) : tail.over(RunWriter.OVER * RunWriter.OVER);
@@ -126,15 +136,15 @@ public final class RunReader {
         }
     }
 
-    private Bands body(int k) {
-        return bodies(k, bodies, "body");
+    private Bands body(int k, int n) {
+        return bodies(k, n, bodies, "body");
     }
 
-    private Bands near(int k) {
-        return bodies(k, nears, "near");
+    private Bands near(int k, int n) {
+        return bodies(k, n, nears, "near");
     }
 
-    private Bands bodies(int k, Map<Integer, Bands> kept, String column) {
+    private Bands bodies(int k, int n, Map<Integer, Bands> kept, String column) {
         synchronized (connection) {
             Bands known = kept.get(k);
             if (known != null) {
@@ -145,7 +155,7 @@ public final class RunReader {
                 s.setInt(2, k);
                 ResultSet r = s.executeQuery();
                 byte[] bytes = r.next() ? r.getBytes(1) : null;
-                Bands b = column.equals("body") ? Packed.rows(bytes == null ? new byte[0] : bytes, chunks.get(k).n, channels) : Bands.of(bytes, channels);
+                Bands b = column.equals("body") ? Packed.rows(bytes == null ? new byte[0] : bytes, n, channels) : Bands.of(bytes, channels);
                 kept.put(k, b);
                 return b;
             } catch (SQLException e) {
@@ -156,6 +166,9 @@ public final class RunReader {
 
     /** The samples of a channel in a stretch of time. */
     public Series series(int channel, double fromS, double toS) {
+        There now = there;
+        List<Chunk> chunks = now.chunks;
+        Bands tail = now.tail;
         int most = 0;
         for (Chunk c : chunks) {
             most += c.last >= fromS && c.first <= toS ? c.n : 0;
@@ -167,7 +180,7 @@ public final class RunReader {
             if (k < chunks.size() && !(chunks.get(k).last >= fromS && chunks.get(k).first <= toS)) {
                 continue;
             }
-            Bands rows = k == chunks.size() ? tail : body(k);
+            Bands rows = k == chunks.size() ? tail : body(k, chunks.get(k).n);
             for (int i = 0; i < rows.size(); i++) {
                 if (rows.firstS(i) >= fromS && rows.firstS(i) <= toS) {
                     s[n] = rows.firstS(i);
