@@ -10,6 +10,7 @@ import tinperch.check.DovetailCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
+import tinperch.check.SpotCheck;
 import tinperch.check.OneBodyCheck;
 import tinperch.check.OverlapCheck;
 import tinperch.check.RestCheck;
@@ -39,7 +40,8 @@ public final class Checks {
             new BedFitCheck(),
             new RestCheck(),
             new OverlapCheck(),
-            new MarkCheck());
+            new MarkCheck(),
+            new SpotCheck());
 
     private Checks() {}
 }

@@ -46,7 +46,7 @@ public final class MayPrint {
             Optional<Component> bed = of(standing, ComponentKind.BED);
             bed.ifPresent(c -> stands(c, material.bedC(), all));
             if (material.bedC() >= HOT_BED_C) {
-                bedAmperes(bed, m).ifPresent(a -> bedContacts(standing).stream().filter(c -> a > CONTACT_SHARE * c.ratings().currentA()).forEach(c -> {
+                bedAmperes(bed, m).ifPresent(a -> bedContacts(standing).stream().filter(c -> a > CONTACT_SHARE * c.ratings().currentA() && !ShownCool.is(m, c, material.bedC(), day)).forEach(c -> {
                     String rated = "“" + c.name() + "”, rated " + Quantity.show(c.ratings().currentA(), Unit.AMPERE);
                     all.add(new Reason(c.feeds() == null ? "Nobody has said what " + rated + ", feeds: if the bed's " + Quantity.show(a, Unit.AMPERE)
                             + " go through it, it overheats on a hot bed and can burn; say it in the book"

@@ -1,5 +1,7 @@
 package tinperch.trial;
 
+import java.util.Optional;
+
 /**
  * One thing that was recorded over time.
  *
@@ -9,8 +11,9 @@ package tinperch.trial;
  * @param revision of the part, "R3"; empty where it is not said
  * @param where on it, in words
  * @param limitC a limit of its own, °C; 0 for none
+ * @param kept what was reckoned of its samples when they were taken in; empty before
  */
-public record Channel(String id, String name, Kind kind, String of, String revision, String where, double limitC) {
+public record Channel(String id, String name, Kind kind, String of, String revision, String where, double limitC, Optional<Kept> kept) {
     public Channel {
         name = name == null ? "" : name;
         kind = kind == null ? Kind.OTHER : kind;
@@ -18,6 +21,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
         revision = revision == null ? "" : revision;
         where = where == null ? "" : where;
         limitC = Double.isFinite(limitC) ? limitC : 0;
+        kept = kept == null ? Optional.empty() : kept;
     }
 
     /** What a channel is of. */
@@ -70,30 +74,35 @@ public record Channel(String id, String name, Kind kind, String of, String revis
 
     /** One as a file names it. */
     public static Channel named(String id, String name) {
-        return new Channel(id, name, Kind.of(name), "", "", "", 0);
+        return new Channel(id, name, Kind.of(name), "", "", "", 0, Optional.empty());
     }
 
     public Channel withName(String next) {
-        return new Channel(id, next, kind, of, revision, where, limitC);
+        return new Channel(id, next, kind, of, revision, where, limitC, kept);
     }
 
     /** Of another kind; what it was of is forgotten. */
     public Channel withKind(Kind next) {
-        return new Channel(id, name, next, next == kind ? of : "", next == kind ? revision : "", where, limitC);
+        return new Channel(id, name, next, next == kind ? of : "", next == kind ? revision : "", where, limitC, kept);
     }
 
     /** Of a part's spot or of a component. */
     public Channel of(String what, String rev) {
-        return new Channel(id, name, kind, what, rev, where, limitC);
+        return new Channel(id, name, kind, what, rev, where, limitC, kept);
     }
 
     public Channel where(String next) {
-        return new Channel(id, name, kind, of, revision, next, limitC);
+        return new Channel(id, name, kind, of, revision, next, limitC, kept);
     }
 
     /** With a limit of its own, °C; 0 for none. */
     public Channel withLimit(double nextC) {
-        return new Channel(id, name, kind, of, revision, where, nextC);
+        return new Channel(id, name, kind, of, revision, where, nextC, kept);
+    }
+
+    /** With what was reckoned of its samples. */
+    public Channel keeping(Kept what) {
+        return new Channel(id, name, kind, of, revision, where, limitC, Optional.of(what));
     }
 
     /** Whether its values are temperatures. */

@@ -33,9 +33,14 @@ public record Run(String id, String name, LocalDateTime start, double lengthS, L
         return new Run(id, name, start, lengthS, channels, source, simulated, next);
     }
 
-    /** So long. */
-    public Run lasting(double seconds) {
-        return new Run(id, name, start, seconds, channels, source, simulated, note);
+    /** Of a length, with what is kept of its channels; of those there is nothing of, nothing. */
+    public Run lasting(double seconds, List<Optional<Kept>> kept) {
+        List<Channel> all = new ArrayList<>();
+        for (int i = 0; i < channels.size(); i++) {
+            Channel c = channels.get(i);
+            all.add(c.isTemperature() && i < kept.size() ? kept.get(i).map(c::keeping).orElse(c) : c);
+        }
+        return new Run(id, name, start, seconds, all, source, simulated, note);
     }
 
     /** With a channel changed. */

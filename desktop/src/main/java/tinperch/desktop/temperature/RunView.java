@@ -33,6 +33,7 @@ final class RunView extends VBox {
     private final TimePlot plot;
     private final ChannelChips chips;
     private final ChannelForm form;
+    private final UnlockRow unlock;
     private final ToldPane told = new ToldPane();
     private final HBox head = new HBox(10);
     private final Label trouble = Ui.text("", "complaint");
@@ -63,7 +64,8 @@ final class RunView extends VBox {
         below.setMinHeight(190);
         below.setPrefHeight(190);
         head.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
-        getChildren().addAll(head, chips, trouble, plot, below);
+        unlock = new UnlockRow(desk);
+        getChildren().addAll(head, chips, trouble, unlock, plot, below);
         trouble(null);
     }
 
@@ -84,6 +86,7 @@ final class RunView extends VBox {
             chosenId = run.channels().stream().filter(c -> c.kind().isEndangered()).findFirst().or(() -> run.channels().stream().findFirst()).map(Channel::id).orElse("");
         }
         heading();
+        unlock.show(machine, run);
         chips.show(run, chosenId);
         run.channels().stream().filter(c -> c.id().equals(chosenId)).findFirst().ifPresent(c -> form.show(machine, run, c));
         open();

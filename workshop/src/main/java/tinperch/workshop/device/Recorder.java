@@ -3,6 +3,7 @@ package tinperch.workshop.device;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
@@ -12,6 +13,7 @@ import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tinperch.files.log.FirmwareLog;
+import tinperch.trial.Kept;
 import tinperch.workshop.background.Latest;
 import tinperch.workshop.log.LogFault;
 import tinperch.workshop.log.LogStore;
@@ -50,6 +52,7 @@ public final class Recorder implements AutoCloseable {
     private long rows;
     private long unwritten;
     private float[] last = new float[0];
+    private List<Optional<Kept>> kept = List.of();
 
     /**
      * How it goes on.
@@ -58,8 +61,9 @@ public final class Recorder implements AutoCloseable {
      * @param last the last row
      * @param trouble what is wrong now, a sentence; empty for nothing
      * @param ended whether it is over
+     * @param kept when it is over, what is to be kept of its channels
      */
-    public record Status(List<String> channels, long rows, double seconds, float[] last, String trouble, boolean ended) {}
+    public record Status(List<String> channels, long rows, double seconds, float[] last, String trouble, boolean ended, List<Optional<Kept>> kept) {}
 
     /**
      * Ready to begin.
@@ -107,7 +111,7 @@ public final class Recorder implements AutoCloseable {
     }
 
     private void tell(String trouble, boolean ended) {
-        Status s = new Status(channels, rows, Double.isNaN(firstS) ? 0 : lastS - firstS, last, trouble, ended);
+        Status s = new Status(channels, rows, Double.isNaN(firstS) ? 0 : lastS - firstS, last, trouble, ended, kept);
         deliverOn.execute(() -> told.accept(s));
     }
 
@@ -163,6 +167,7 @@ public final class Recorder implements AutoCloseable {
         if (writer != null) {
             try {
                 writer.whole();
+                kept = logs.get().read(runId).kept();
             } catch (LogFault e) {
                 why = e.getMessage();
             }

@@ -84,7 +84,7 @@ public final class Recordings implements AutoCloseable {
     }
 
     private void lasted(String machineId, String id, Recorder.Status s) {
-        workshop.edit("end the recording", w -> w.machine(machineId).flatMap(m -> m.run(id).map(r -> w.with(m.with(r.lasting(s.seconds()))))).orElse(w));
+        workshop.edit("end the recording", w -> w.machine(machineId).flatMap(m -> m.run(id).map(r -> w.with(m.with(r.lasting(s.seconds(), s.kept()))))).orElse(w));
     }
 
     /** Ends a machine's recording. */

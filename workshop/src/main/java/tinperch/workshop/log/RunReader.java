@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import tinperch.trial.Kept;
 import tinperch.trial.Series;
 
 /** Samples of one run, as they are on disk: stretches to draw and series to reckon with. Safe on any thread. */
@@ -162,6 +164,15 @@ public final class RunReader {
                 throw new LogFault("The samples of this run cannot be read (" + e.getMessage() + ").", e);
             }
         }
+    }
+
+    /** What is to be kept of each channel. */
+    public List<Optional<Kept>> kept() {
+        List<Optional<Kept>> all = new ArrayList<>();
+        for (int i = 0; i < channels; i++) {
+            all.add(Kept.of(series(i, 0, Double.MAX_VALUE)));
+        }
+        return all;
     }
 
     /** The samples of a channel in a stretch of time. */

@@ -112,7 +112,7 @@ public final class Taking implements AutoCloseable {
             LocalDateTime start = read.start().orElse(seen.modified.minusNanos((long) (read.lastS() * 1e9)).withNano(0));
             String file = String.valueOf(seen.file.getFileName());
             int dot = file.lastIndexOf('.');
-            return new Taken(new Run(runId, dot > 0 ? file.substring(0, dot) : file, start, read.lastS(), channels, file, false, ""), read);
+            return new Taken(new Run(runId, dot > 0 ? file.substring(0, dot) : file, start, read.lastS(), channels, file, false, "").lasting(read.lastS(), logs.read(runId).kept()), read);
         }
     }
 
