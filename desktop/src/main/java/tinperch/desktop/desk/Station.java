@@ -6,6 +6,7 @@ public enum Station {
     MEASURE("Measure", "Read edges, not centres: outside to outside and inside to inside give both the distance and the hole."),
     SHAPE("Shape", "Build the part around what it holds. Every change is judged at once; the margins below stay in view."),
     PRINT("Print", "Choose where and in what it is printed, keep the revision with its reason, then write the file."),
+    TRIAL("Trial", "Measure the same thing again, in the same way: it is set against what it was before."),
     VERDICT("Verdict", "Say how long each revision lived and what ended it. The next one starts from that reason.");
 
     private final String title;

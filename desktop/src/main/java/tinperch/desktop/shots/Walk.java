@@ -153,6 +153,7 @@ final class Walk {
         });
         detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
+        step("trial", () -> desk.goTo(blower, Station.TRIAL));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
         detail("switch-mount", () -> at("avocet-switch", Station.SHAPE));
         // Its pictures come one after the other.

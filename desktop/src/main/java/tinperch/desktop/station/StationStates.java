@@ -22,6 +22,7 @@ final class StationStates {
             case SHAPE -> u.parts().isEmpty() ? "no part yet" : desk.assessmentProperty().get().words();
             case PRINT -> u.parts().isEmpty() ? "no part yet" : "on " + desk.state().machine(u.hostMachineId()).map(Machine::name).orElse("no machine")
                     + desk.part().map(p -> ", " + p.material()).orElse("");
+            case TRIAL -> u.trials().isEmpty() ? "not tried yet" : u.trials().get(u.trials().size() - 1).says().label();
             case VERDICT -> verdict(desk.state().revisionsOf(u.id()));
         };
     }

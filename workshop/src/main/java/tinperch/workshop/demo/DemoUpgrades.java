@@ -44,6 +44,8 @@ import tinperch.part.family.WheelCarriage;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
+import tinperch.trial.Measured;
+import tinperch.trial.Trial;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Trouble;
@@ -139,6 +141,9 @@ final class DemoUpgrades {
         Values v2 = v1.with(THICKNESS, 5.0).with(CARRIED.standoff, 5.0);
         Values v3 = v2.with(THICKNESS, 6.0).with(CARRIED.x, 2.0).with(OPENING, 22.0);
         Values v4 = v3.with(THICKNESS, 6.5).with(CARRIED.boss, 8.0).with(MOUNT.length, 16.0).with(MOUNT.held, 6.0);
+        state = state.with(state.upgrade("avocet-blower").orElseThrow().tried(List.of(
+                new Trial("trial-r2", LocalDate.of(2026, 5, 31), "sag of a 30 mm bridge", new Measured(1.8, 0.2, "mm", ""), new Measured(0.7, 0.2, "mm", ""), true, "R2", "same tower, same spool"),
+                new Trial("trial-noise", LocalDate.of(2026, 9, 13), "noise at a metre", new Measured(49, 2, "dB", ""), new Measured(51, 2, "dB", ""), true, "R4", "telephone on a cushion"))));
         revision("avocet-blower", 1, LocalDateTime.of(2026, 5, 16, 17, 30), "First fit in cheap material", v1, "PLA", 9, Revision.End.FAILED,
                 "Sagged at the lower edge, next to the hot block");
         revision("avocet-blower", 2, LocalDateTime.of(2026, 5, 30, 11, 0), "PETG, standoffs taller to clear the block", v2, "PETG", 61, Revision.End.FAILED,

@@ -58,7 +58,7 @@ public final class Sharing {
             String id = free(u.id(), k -> now.upgrade(k).isPresent());
             upgrades.put(u.id(), id);
             s = s.with(new Upgrade(id, machines.getOrDefault(u.machineId(), u.machineId()), u.name(), u.started(), u.trouble(), u.parts(),
-                    machines.getOrDefault(u.hostMachineId(), u.hostMachineId())));
+                    machines.getOrDefault(u.hostMachineId(), u.hostMachineId())).tried(u.trials()));
         }
         for (Revision r : other.revisions()) {
             s = s.with(r.of(upgrades.getOrDefault(r.upgradeId(), r.upgradeId()), machines.getOrDefault(r.hostMachineId(), r.hostMachineId())));

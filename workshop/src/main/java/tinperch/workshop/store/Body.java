@@ -35,7 +35,7 @@ record Body(String rest, Map<Item, String> items) {
     /** Lists of a machine and of an upgrade that are rows of their own. */
     static final List<String> OF_MACHINE = List.of("sheets", "models", "runs", "surroundings/neighbours", "surroundings/sites", "surroundings/distances", "book/components", "book/settings",
             "book/loadouts", "book/redone", "book/hours");
-    static final List<String> OF_UPGRADE = List.of("parts");
+    static final List<String> OF_UPGRADE = List.of("parts", "trials");
 
     /** Takes lists out of a record's tree. One whose things cannot be told apart by their ids stays where it is. */
     static Body of(ObjectNode tree, List<String> lists) {
