@@ -26,7 +26,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
 
     /** What a channel is of. */
     public enum Kind {
-        HOT_END("hot end"), BED("bed"), CHAMBER("chamber"), ROOM("room"), SPOT("a spot on a part"), CONTACT("a contact or wire"), TARGET("a target"), DUTY("a heater's duty"), OTHER("something else");
+        HOT_END("hot end"), BED("bed"), CHAMBER("chamber"), ROOM("room"), SPOT("a spot on a part"), CONTACT("a contact or wire"), TARGET("a target"), DUTY("a heater's duty"), ACCELERATION("an acceleration"), OTHER("something else");
 
         private final String label;
 
@@ -55,6 +55,9 @@ public record Channel(String id, String name, Kind kind, String of, String revis
             // A bed's connector is a connector.
             if (n.matches(".*(contact|connector|terminal|wire|plug|clamp).*")) {
                 return CONTACT;
+            }
+            if (n.matches("(acc|accel|acceleration|a)?[ _]?[xyz]([ _]?axis)?|acc.*|vibration.*")) {
+                return ACCELERATION;
             }
             if (n.matches("t\\d?|hot ?end.*|nozzle.*|block.*|tool\\b.*|extruder.*")) {
                 return HOT_END;
@@ -107,6 +110,6 @@ public record Channel(String id, String name, Kind kind, String of, String revis
 
     /** Whether its values are temperatures. */
     public boolean isTemperature() {
-        return kind != Kind.DUTY;
+        return kind != Kind.DUTY && kind != Kind.ACCELERATION;
     }
 }

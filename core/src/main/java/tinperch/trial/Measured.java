@@ -35,6 +35,15 @@ public record Measured(double value, double half, String unit, String from) {
         return value.get().unit().isEmpty() || value.get().unit().equalsIgnoreCase(unit) ? Optional.of(new Measured(value.get().value(), half.get().value(), unit, "")) : Optional.empty();
     }
 
+    /** With as many decimals as its interval has two figures, so that it does not look surer than it is. */
+    public Measured rounded() {
+        if (half == 0) {
+            return this;
+        }
+        double step = Math.pow(10, Math.floor(Math.log10(half)) - 1);
+        return new Measured(Math.rint(value / step) * step, Math.rint(half / step) * step, unit, from);
+    }
+
     /** "0.62 ± 0.03 mm". */
     public String words() {
         String number = trimmed(value) + (half > 0 ? " ± " + trimmed(half) : "");

@@ -36,7 +36,7 @@ public record Trial(String id, LocalDate on, String what, Measured before, Measu
         if (d.isEmpty()) {
             return "Cannot tell: “" + before.unit() + "” before and “" + after.unit() + "” after are not the same unit.";
         }
-        Measured by = new Measured(Math.abs(d.get().difference()), d.get().halfWidth(), after.unit(), "");
+        Measured by = new Measured(Math.abs(d.get().difference()), d.get().halfWidth(), after.unit(), "").rounded();
         String share = before.value() == 0 ? "" : " (" + Math.round(100 * Math.abs(d.get().difference() / before.value())) + " %)";
         String says = says().label();
         return says.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + says.substring(1) + ": " + by.words() + (d.get().difference() < 0 ? " less" : " more") + share

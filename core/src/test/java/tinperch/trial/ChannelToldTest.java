@@ -129,9 +129,24 @@ public class ChannelToldTest {
 
     @Test
     public void namesSuggestWhatAChannelIsOf() {
-        assertEquals(List.of("T", "T1", "T0/target", "B", "B@", "Chamber", "Room", "Bed connector", "Carriage, lower edge", "x").stream().map(n -> Channel.named("c", n).kind()).toList(),
+        assertEquals(List.of("T", "T1", "T0/target", "B", "B@", "Chamber", "Room", "Bed connector", "Carriage, lower edge", "q", "accel_y").stream().map(n -> Channel.named("c", n).kind()).toList(),
                 List.of(Channel.Kind.HOT_END, Channel.Kind.HOT_END, Channel.Kind.TARGET, Channel.Kind.BED, Channel.Kind.DUTY, Channel.Kind.CHAMBER, Channel.Kind.ROOM, Channel.Kind.CONTACT, Channel.Kind.SPOT,
-                        Channel.Kind.OTHER));
+                        Channel.Kind.OTHER, Channel.Kind.ACCELERATION));
+    }
+
+    /** Struck once, 12 Hz, ζ = 3 %: half after ln 2 / (2π · 0.03) = 3.7 swings. */
+    @Test
+    public void anAccelerationIsToldByItsFrequency() {
+        double[] s = new double[1600];
+        float[] v = new float[1600];
+        for (int i = 0; i < 1600; i++) {
+            s[i] = i / 400.0;
+            double t = s[i] - 0.5;
+            v[i] = (float) (t < 0 ? 0 : 2 * Math.exp(-0.03 * 2 * Math.PI * 12 * t) * Math.sin(2 * Math.PI * 12 * t));
+        }
+        String words = told(Channel.named("c", "x"), Series.of(s, v));
+        assertTrue(words.startsWith("Shakes at: 12.0 Hz") || words.startsWith("Shakes at: 11.9 Hz") || words.startsWith("Shakes at: 12.1 Hz"), words);
+        assertTrue(words.contains("after 3.7 swings") || words.contains("after 3.6 swings") || words.contains("after 3.8 swings"), words);
     }
 
     @Test

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.trial.Above;
+import tinperch.quantity.Quantity;
 import tinperch.trial.Channel;
 import tinperch.trial.Comparison;
 import tinperch.trial.Ripple;
 import tinperch.trial.Rise;
 import tinperch.trial.RiseShare;
 import tinperch.trial.Series;
+import tinperch.trial.Shaking;
 import tinperch.trial.Steady;
 import tinperch.trial.StepFit;
 import tinperch.trial.limit.LimitLine;
@@ -34,6 +36,9 @@ public final class ChannelTold {
             all.add(Told.of("Samples", "There are none in this stretch."));
             return all;
         }
+        if (of.channel.kind() == Channel.Kind.ACCELERATION) {
+            return shaken(of.seen);
+        }
         Rise rise = Rise.of(of.seen);
         Optional<Steady> stood = rise.steady().or(() -> Steady.longest(of.seen));
         all.add(end(rise, stood, of.seen));
@@ -49,6 +54,20 @@ public final class ChannelTold {
         if (peak.knownS() < (of.seen.lastS() - of.seen.firstS()) * 0.999) {
             all.add(Told.of("Gaps", "Nothing is known of " + Words.time(of.seen.lastS() - of.seen.firstS() - peak.knownS()) + " in it."));
         }
+        return all;
+    }
+
+    private static List<Told> shaken(Series s) {
+        Optional<Shaking> k = Shaking.of(s);
+        if (k.isEmpty()) {
+            return List.of(Told.of("Shaking", "Nothing shakes in this stretch, or too little of it was recorded."));
+        }
+        List<Told> all = new ArrayList<>();
+        all.add(Told.of("Shakes at", Quantity.fixed(k.get().hz(), 1) + " Hz most of all; by " + Quantity.fixed(k.get().peak(), 2) + " at most, in what was recorded."));
+        all.add(k.get().damping().isPresent() ? Told.of("Damping", Quantity.fixed(100 * k.get().damping().getAsDouble(), 1) + " % of what would just not swing: after "
+                + Math.round(Math.log(2) * Math.sqrt(1 - Math.pow(k.get().damping().getAsDouble(), 2)) / (2 * Math.PI * k.get().damping().getAsDouble()) * 10) / 10.0 + " swings it is half as much.")
+                : Told.of("Damping", "It does not die away in this stretch; look at one that begins with a push and ends when it is still."));
+        all.add(Told.of("Sway", "A push test gives the stiffness by itself; from both it follows what sways: m = k / (2π f)²."));
         return all;
     }
 

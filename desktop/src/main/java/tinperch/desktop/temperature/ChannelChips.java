@@ -68,7 +68,7 @@ final class ChannelChips extends FlowPane {
     /** Values at the hair line; NaN for none. */
     void values(Run run, double[] at) {
         for (int i = 0; i < values.size() && i < at.length; i++) {
-            values.get(i).setText(Double.isNaN(at[i]) ? "" : run.channels().get(i).isTemperature() ? Words.celsius(at[i]) : Math.round(at[i]) + " %");
+            values.get(i).setText(Double.isNaN(at[i]) ? "" : run.channels().get(i).isTemperature() ? Words.celsius(at[i]) : run.channels().get(i).kind() == Channel.Kind.DUTY ? Math.round(at[i]) + " %" : String.format(java.util.Locale.ROOT, "%.2f", at[i]));
         }
     }
 }

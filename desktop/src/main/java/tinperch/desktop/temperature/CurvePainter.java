@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import tinperch.desktop.look.Palette;
 import tinperch.solid.view.Ink;
+import tinperch.trial.Channel;
 import tinperch.trial.limit.LimitLine;
 import tinperch.workshop.log.Bands;
 
@@ -52,7 +53,7 @@ final class CurvePainter {
     }
 
     private double y(Curve c, double v) {
-        return c.channel().isTemperature() ? scale.y(v) : scale.yDuty(v);
+        return c.channel().kind() == Channel.Kind.DUTY ? scale.yDuty(v) : scale.y(v);
     }
 
     /** Stretches that fall on the same pixel are one upright line; the middles of neighbours are joined unless there is a gap between. */

@@ -54,6 +54,7 @@ final class RecordPanel extends VBox {
         setting.getChildren().addAll(Ui.label("From", "field-label"), port, baud, ask, begin);
         getChildren().addAll(open, setting, stop, says, complaint);
         see(setting, false);
+        see(complaint, false);
         refresh();
     }
 

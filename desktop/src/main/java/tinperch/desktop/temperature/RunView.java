@@ -113,7 +113,7 @@ final class RunView extends VBox {
             desk.workshop().edit("remove " + run.name(), s -> s.machine(machineId).map(m -> s.with(m.withoutRun(id))).orElse(s));
         }), "run-remove");
         Ui.tip(away, "Takes the run away; undo brings it back");
-        head.getChildren().add(away);
+        head.getChildren().add(Ui.whole(away));
     }
 
     private Optional<String> edit(String label, Run next) {

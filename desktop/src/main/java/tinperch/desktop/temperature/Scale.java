@@ -3,6 +3,7 @@ package tinperch.desktop.temperature;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import tinperch.trial.Channel;
 import tinperch.trial.limit.LimitLine;
 import tinperch.workshop.log.Bands;
 
@@ -24,7 +25,7 @@ record Scale(Stretch stretch, double lowC, double highC, double left, double rig
         double high = Double.NEGATIVE_INFINITY;
         boolean duty = false;
         for (Curve c : curves) {
-            if (!c.channel().isTemperature()) {
+            if (c.channel().kind() == Channel.Kind.DUTY) {
                 duty = true;
                 continue;
             }

@@ -28,6 +28,7 @@ import tinperch.desktop.look.Ui;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.view.Ink;
+import tinperch.trial.Channel;
 import tinperch.trial.limit.LimitLine;
 import tinperch.trial.tell.Words;
 import tinperch.workshop.log.Bands;
@@ -195,7 +196,7 @@ final class TimePlot extends Region implements Resting {
             if (i >= 0) {
                 double v = (b.low(i, c.at()) + b.high(i, c.at())) / 2;
                 int rgb = Stroke.of(c.channel(), c.nth(), c.earlier(), theme.palette()).rgb();
-                list.add(new Name((c.earlier() ? "before: " : "") + c.channel().name(), c.channel().isTemperature() ? scale.y(v) : scale.yDuty(v), Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255)));
+                list.add(new Name((c.earlier() ? "before: " : "") + c.channel().name(), c.channel().kind() == Channel.Kind.DUTY ? scale.yDuty(v) : scale.y(v), Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255)));
             }
         }
         list.sort(Comparator.comparingDouble(Name::y));
@@ -230,7 +231,7 @@ final class TimePlot extends Region implements Resting {
         g.setTextAlign(TextAlignment.RIGHT);
         scale.celsius().forEach(c -> g.fillText(Quantity.plain(c, Unit.CELSIUS), LEFT - 6, scale.y(c)));
         g.setTextAlign(TextAlignment.LEFT);
-        g.fillText("°C", 6, TOP - 12);
+        g.fillText(curves.stream().anyMatch(c -> c.channel().isTemperature()) ? "°C" : "", 6, TOP - 12);
         if (scale.stripY() < scale.bottom()) {
             g.setTextAlign(TextAlignment.RIGHT);
             g.fillText("100 %", LEFT - 6, scale.stripY() + 4);
@@ -243,13 +244,7 @@ final class TimePlot extends Region implements Resting {
             g.fillText(n.text, scale.right() + 6, n.y, RIGHT - 8);
         }
         g.setFill(Color.web(p.hot()));
-        for (Curve c : curves) {
-            for (LimitLine l : c.earlier() ? List.<LimitLine>of() : c.limits()) {
-                if (l.tempC() <= scale.highC() && l.tempC() >= scale.lowC()) {
-                    g.fillText(l.name() + ": " + Words.celsius(l.tempC()), scale.left() + 6, scale.y(l.tempC()) - 8);
-                }
-            }
-        }
+        limits(g);
         if (!Double.isNaN(hairS)) {
             g.setStroke(p.inkColour());
             g.setLineWidth(1);
@@ -258,6 +253,20 @@ final class TimePlot extends Region implements Resting {
             boolean left = scale.x(hairS) > (scale.left() + scale.right()) / 2;
             g.setTextAlign(left ? TextAlignment.RIGHT : TextAlignment.LEFT);
             g.fillText(Words.time(hairS) + " · " + CLOCK.format(start.plusNanos((long) (hairS * 1e9))), scale.x(hairS) + (left ? -6 : 6), TOP - 10);
+        }
+    }
+
+    /** Names of limits on their lines, beside each other where lines lie close. */
+    private void limits(GraphicsContext g) {
+        List<LimitLine> lines = curves.stream().filter(c -> !c.earlier()).flatMap(c -> c.limits().stream()).distinct().filter(l -> l.tempC() <= scale.highC() && l.tempC() >= scale.lowC())
+                .sorted(Comparator.comparingDouble(LimitLine::tempC)).toList();
+        double lastY = Double.POSITIVE_INFINITY;
+        int column = 0;
+        for (LimitLine l : lines) {
+            double y = scale.y(l.tempC());
+            column = lastY - y < NAME_HEIGHT ? column + 1 : 0;
+            lastY = y;
+            g.fillText(l.name() + ": " + Words.celsius(l.tempC()), scale.left() + 6 + column * 240, y - 8, 232);
         }
     }
 

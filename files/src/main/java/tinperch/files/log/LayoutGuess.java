@@ -180,6 +180,9 @@ public final class LayoutGuess {
         if (n.matches(".*([\\[(/ ]k[\\])]?|kelvin)\\s*$")) {
             return Reads.KELVIN;
         }
+        if (n.matches("(acc|accel|acceleration|a)?[ _]?[xyz]\\b.*|acc.*|vibration.*|.*\\[(g|m/s2|m/s²|m/s\\^2)\\].*")) {
+            return Reads.PLAIN;
+        }
         return n.matches(".*(%|duty|pwm|percent).*") ? Reads.PERCENT : Reads.CELSIUS;
     }
 }

@@ -24,7 +24,7 @@ public final class DemoLogs {
     private static final Run CARRIAGE = new Run("demo-carriage", "Hull rib, four hours", LocalDateTime.of(2026, 10, 11, 9, 5), 4 * 3600 - 2,
             List.of(Channel.named("c0", "T").keeping(new Kept(210.6, true, 209.1, 0.04)), Channel.named("c1", "T/target"), Channel.named("c2", "Bed").keeping(new Kept(60.4, true, 59.9, 0.11)),
                     Channel.named("c3", "Room").keeping(new Kept(22.5, true, 22, 0.01)),
-                    Channel.named("c4", "Carriage, lower edge").withKind(Channel.Kind.SPOT).of("avocet-blower/p1", "R1").where("lower edge, above the block").keeping(new Kept(64.1, true, 62.8, 0.02))),
+                    Channel.named("c4", "Carriage, lower edge").withKind(Channel.Kind.SPOT).of("avocet-blower/p1", "R4").where("lower edge, above the block").keeping(new Kept(64.1, true, 62.8, 0.02))),
             "the board's reports and a thermocouple", true, "With the sock on, fan at half");
 
     private DemoLogs() {}

@@ -7,11 +7,11 @@ import java.util.zip.Deflater;
 import java.util.zip.Inflater;
 
 /**
- * Rows as bytes, deflated: the steps of time in tenths of a millisecond, then channel by channel the values, the most alike of their bytes together.
+ * Rows as bytes, deflated: the steps of time in hundredths of a millisecond, then channel by channel the values, the most alike of their bytes together.
  */
 final class Packed {
-    /** Steps of time are kept to this, s. */
-    private static final double TICK_S = 1e-4;
+    /** Steps of time are kept to this. */
+    private static final double TICKS_PER_S = 1e5;
 
     private Packed() {}
 
@@ -20,7 +20,7 @@ final class Packed {
         ByteArrayOutputStream steps = new ByteArrayOutputStream(2 * n);
         long at = 0;
         for (int i = 0; i < n; i++) {
-            long tick = Math.round(rows.firstS(i) / TICK_S);
+            long tick = Math.round(rows.firstS(i) * TICKS_PER_S);
             long step = tick - at;
             at = tick;
             while (step > 127) {
@@ -99,7 +99,7 @@ final class Packed {
                     int k = from + 4 * c * n + i;
                     values[c] = Float.intBitsToFloat((all[k] & 255) << 24 | (all[k + n] & 255) << 16 | (all[k + 2 * n] & 255) << 8 | all[k + 3 * n] & 255);
                 }
-                rows.row(at * TICK_S, values);
+                rows.row(at / TICKS_PER_S, values);
             }
             return rows;
         } catch (DataFormatException | java.nio.BufferUnderflowException | IndexOutOfBoundsException e) {
