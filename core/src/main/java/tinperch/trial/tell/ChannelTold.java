@@ -3,6 +3,7 @@ package tinperch.trial.tell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import tinperch.trial.Above;
 import tinperch.quantity.Quantity;
 import tinperch.trial.Channel;
@@ -25,9 +26,10 @@ public final class ChannelTold {
      *
      * @param seen its samples over the stretch
      * @param limits it should stay below
+     * @param pushHz what a push test says it sways with, Hz; empty without one
      * @param target what it is controlled to, {@code block} what heats it, {@code room} around it; empty where they were not recorded
      */
-    public record Seen(Channel channel, Series seen, List<LimitLine> limits, Optional<Series> target, Optional<Series> block, Optional<Series> room) {}
+    public record Seen(Channel channel, Series seen, List<LimitLine> limits, Optional<Series> target, Optional<Series> block, Optional<Series> room, OptionalDouble pushHz) {}
 
     /** Everything, what matters most first. */
     public static List<Told> of(Seen of) {
@@ -37,7 +39,7 @@ public final class ChannelTold {
             return all;
         }
         if (of.channel.kind() == Channel.Kind.ACCELERATION) {
-            return shaken(of.seen);
+            return shaken(of);
         }
         Rise rise = Rise.of(of.seen);
         Optional<Steady> stood = rise.steady().or(() -> Steady.longest(of.seen));
@@ -57,8 +59,8 @@ public final class ChannelTold {
         return all;
     }
 
-    private static List<Told> shaken(Series s) {
-        Optional<Shaking> k = Shaking.of(s);
+    private static List<Told> shaken(Seen of) {
+        Optional<Shaking> k = Shaking.of(of.seen);
         if (k.isEmpty()) {
             return List.of(Told.of("Shaking", "Nothing shakes in this stretch, or too little of it was recorded."));
         }
@@ -67,7 +69,11 @@ public final class ChannelTold {
         all.add(k.get().damping().isPresent() ? Told.of("Damping", Quantity.fixed(100 * k.get().damping().getAsDouble(), 1) + " % of what would just not swing: after "
                 + Math.round(Math.log(2) * Math.sqrt(1 - Math.pow(k.get().damping().getAsDouble(), 2)) / (2 * Math.PI * k.get().damping().getAsDouble()) * 10) / 10.0 + " swings it is half as much.")
                 : Told.of("Damping", "It does not die away in this stretch; look at one that begins with a push and ends when it is still."));
-        all.add(Told.of("Sway", "A push test gives the stiffness by itself; from both it follows what sways: m = k / (2π f)²."));
+        of.pushHz.ifPresentOrElse(hz -> {
+            double share = k.get().hz() / hz;
+            all.add(Told.of("Push test", "It says " + Quantity.fixed(hz, 1) + " Hz, so this is " + Math.round(100 * Math.abs(share - 1)) + " % " + (share < 1 ? "slower: more mass sways than was weighed, or it gives elsewhere too."
+                    : "faster: less mass sways than was weighed.") + " Mass goes with the square: " + Quantity.fixed(1 / (share * share), 2) + " times what was weighed."));
+        }, () -> all.add(Told.of("Push test", "None was read on this machine; with its stiffness k what sways follows: m = k / (2π f)².")));
         return all;
     }
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -212,12 +213,13 @@ final class RunView extends VBox {
         Stretch seen = plot.seen();
         Channel c = chosen.get();
         var limits = Limits.of(c, of, machine, desk.state().upgrades());
+        OptionalDouble pushHz = machine.sheets().stream().flatMap(x -> x.outcomes().stream()).filter(o -> o.unit().equals("Hz")).mapToDouble(o -> o.value()).reduce((a, b) -> b);
         reckoning.askWhenQuiet(120, ticket -> {
             List<Told> all = new ArrayList<>();
             try {
                 Series s = series(reader, of, c, seen);
                 all.addAll(ChannelTold.of(new ChannelTold.Seen(c, s, limits, of.channels().stream().filter(k -> k.kind() == Channel.Kind.TARGET && k.name().startsWith(c.name())).findFirst().map(k -> series(reader, of, k, seen)),
-                        of.first(Channel.Kind.HOT_END).or(() -> of.first(Channel.Kind.BED)).map(k -> series(reader, of, k, seen)), of.first(Channel.Kind.ROOM).map(k -> series(reader, of, k, seen)))));
+                        of.first(Channel.Kind.HOT_END).or(() -> of.first(Channel.Kind.BED)).map(k -> series(reader, of, k, seen)), of.first(Channel.Kind.ROOM).map(k -> series(reader, of, k, seen)), pushHz)));
                 if (below != null) {
                     before.channels().stream().filter(k -> k.kind() == c.kind() && (k.of().equals(c.of()) || k.name().equals(c.name()))).findFirst()
                             .ifPresent(k -> all.add(0, ChannelTold.against(c, series(below, before, k, seen), s, before.name())));
