@@ -45,19 +45,19 @@ public class ChannelToldTest {
     }
 
     private static String told(Channel c, Series s, LimitLine... limits) {
-        return ChannelTold.of(new ChannelTold.Seen(c, s, List.of(limits), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty())).stream().map(t -> t.label() + ": " + t.words()).collect(Collectors.joining("\n"));
+        return ChannelTold.of(new ChannelTold.Seen(c, s, List.of(limits), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(), List.of())).stream().map(t -> t.label() + ": " + t.words()).collect(Collectors.joining("\n"));
     }
 
     /** Watched for 20 of its minutes (τ 11): it will settle at 88, above a limit of 85 that it has not reached. */
     @Test
     public void aRiseIsToldToPassItsLimitBeforeItDoes() {
         Series s = series(1200, t -> 88 - 66 * Math.exp(-t / 660));
-        List<Told> all = ChannelTold.of(new ChannelTold.Seen(CONTACT, s, List.of(new LimitLine("rating", 85, "")), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty()));
+        List<Told> all = ChannelTold.of(new ChannelTold.Seen(CONTACT, s, List.of(new LimitLine("rating", 85, "")), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(), List.of()));
         assertEquals(all.get(0).label(), "Will settle");
         assertTrue(all.get(0).words().matches("At 8[78]\\.?\\d? °C ± 0\\.\\d K, to within 1 K in 2[4-8] min; time constant 11 min\\."), all.get(0).words());
         Told limit = all.stream().filter(t -> t.label().equals("Limit")).findFirst().orElseThrow();
         assertTrue(limit.bad() && limit.words().contains("will end above it"), limit.words());
-        assertFalse(ChannelTold.of(new ChannelTold.Seen(CONTACT, s, List.of(new LimitLine("rating", 95, "")), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty())).stream().anyMatch(Told::bad));
+        assertFalse(ChannelTold.of(new ChannelTold.Seen(CONTACT, s, List.of(new LimitLine("rating", 95, "")), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(), List.of())).stream().anyMatch(Told::bad));
     }
 
     @Test
@@ -86,7 +86,7 @@ public class ChannelToldTest {
     @Test
     public void aSpotsShareOfTheBlocksRise() {
         Channel spot = Channel.named("c0", "Carriage").withKind(Channel.Kind.SPOT);
-        List<Told> all = ChannelTold.of(new ChannelTold.Seen(spot, series(3600, t -> 69), List.of(), Optional.empty(), Optional.of(series(3600, t -> 210)), Optional.of(series(3600, t -> 22)), OptionalDouble.empty()));
+        List<Told> all = ChannelTold.of(new ChannelTold.Seen(spot, series(3600, t -> 69), List.of(), Optional.empty(), Optional.of(series(3600, t -> 210)), Optional.of(series(3600, t -> 22)), OptionalDouble.empty(), List.of()));
         String share = all.stream().filter(t -> t.label().equals("Share")).findFirst().orElseThrow().words();
         assertTrue(share.startsWith("25.0 % of the rise from the room's 22 °C to 210 °C; at 30 K more there it would stand at 76.5 °C"), share);
     }
@@ -94,10 +94,23 @@ public class ChannelToldTest {
     @Test
     public void aControlledBlockSwingsAboutItsTarget() {
         Channel block = Channel.named("c0", "T0");
-        List<Told> all = ChannelTold.of(new ChannelTold.Seen(block, series(1200, t -> 206 + 1.4 * Math.sin(2 * Math.PI * t / 40)), List.of(), Optional.of(series(1200, t -> 210)), Optional.empty(), Optional.empty(), OptionalDouble.empty()));
+        List<Told> all = ChannelTold.of(new ChannelTold.Seen(block, series(1200, t -> 206 + 1.4 * Math.sin(2 * Math.PI * t / 40)), List.of(), Optional.of(series(1200, t -> 210)), Optional.empty(), Optional.empty(), OptionalDouble.empty(), List.of()));
         String words = all.toString();
         assertTrue(words.contains("once in 40 s"), words);
         assertTrue(words.matches("(?s).*It stands (3\\.9|4\\.0|4\\.1) K below its target of (209\\.9|210|210\\.1) °C.*"), words);
+    }
+
+    /** On for 62 % of the time at 270 W: about 167 W hold it. A contact that follows the current moves with the duty. */
+    @Test
+    public void whatAHeaterTakesAndWhatMovesWithIt() {
+        Series duty = series(3600, t -> 62);
+        List<Told> bed = ChannelTold.of(new ChannelTold.Seen(Channel.named("c0", "Bed"), series(3600, t -> 90), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(),
+                List.of(new ChannelTold.Duty("Bed duty %", duty, 270))));
+        assertTrue(bed.toString().contains("62 % of the time to hold that, about 167 of 270 W"), bed.toString());
+        Series swings = series(3600, t -> 50 + 30 * Math.sin(t / 90));
+        List<Told> contact = ChannelTold.of(new ChannelTold.Seen(CONTACT, series(3600, t -> 70 + 4 * Math.sin(t / 90)), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(),
+                List.of(new ChannelTold.Duty("Bed duty %", swings, 0))));
+        assertTrue(contact.toString().contains("It moves with “Bed duty %” (correlation 1.00)"), contact.toString());
     }
 
     @Test
@@ -149,7 +162,7 @@ public class ChannelToldTest {
         assertTrue(words.startsWith("Shakes at: 12.0 Hz") || words.startsWith("Shakes at: 11.9 Hz") || words.startsWith("Shakes at: 12.1 Hz"), words);
         assertTrue(words.contains("after 3.7 swings") || words.contains("after 3.6 swings") || words.contains("after 3.8 swings"), words);
         // f ∝ 1/√m: 12 Hz instead of 13.2 is what (13.2 / 12)² = 1.21 times the mass does.
-        String push = ChannelTold.of(new ChannelTold.Seen(Channel.named("c", "x"), Series.of(s, v), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.of(13.2))).toString();
+        String push = ChannelTold.of(new ChannelTold.Seen(Channel.named("c", "x"), Series.of(s, v), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.of(13.2), List.of())).toString();
         assertTrue(push.contains("9 % slower") && push.matches("(?s).*1\\.2\\d times what was weighed.*"), push);
     }
 

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.trial.sensor.KType;
+import tinperch.trial.sensor.Ntc;
 
 /** Type K against the reference table of IEC 60584-1 (ITS-90, junction at 0 °C), mV to three decimals. */
 public class KTypeTest {
@@ -26,6 +27,20 @@ public class KTypeTest {
         for (double t = KType.LEAST_C; t <= KType.MOST_C; t += 0.37) {
             assertEquals(KType.tempC(KType.millivolts(t)), t, 0.07, "at " + t);
         }
+    }
+
+    /** 100 kΩ, B = 4092: 680 Ω is 195 °C by the beta model (common practice); R25 at 25 °C by definition; both ways. */
+    @Test
+    public void aThermistorByItsBeta() {
+        Ntc n = new Ntc(100_000, 4092);
+        assertEquals(n.tempC(680), 195, 1);
+        assertEquals(n.ohm(25), 100_000, 1e-6);
+        for (double t = -20; t < 300; t += 7) {
+            assertEquals(n.tempC(n.ohm(t)), t, 1e-9);
+        }
+        // 10 kΩ, B 25/85 = 3435 K: 1.452 kΩ at 85 °C (usual table of such thermistors, value from memory).
+        assertEquals(new Ntc(10_000, 3435).ohm(85), 1452, 15);
+        assertTrue(Double.isNaN(n.tempC(0)) && Double.isNaN(n.tempC(-3)));
     }
 
     @Test

@@ -161,6 +161,32 @@ public class TemperaturesTest extends WindowTest {
         waitFor(() -> told().contains("Peak"), "after a restart: " + told());
     }
 
+    /** "contact 74 °C after 20 min", and two more of the same run. */
+    @Test
+    public void readingsAreTyped() throws Exception {
+        page();
+        int before = avocet().runs().size();
+        press("typed-open");
+        type("typed-what", "Bed connector");
+        assertTrue(text("typed-says").length() > 5, "no temperature yet: " + text("typed-says"));
+        type("typed-hot", "165.2 °F");
+        waitFor(() -> avocet().runs().size() == before + 1, text("typed-says"));
+        type("typed-after", "20 min");
+        assertEquals(avocet().runs().size(), before + 1, "no temperature, no reading");
+        onFx(() -> {
+            ((javafx.scene.control.TextField) find("typed-hot")).setText("80");
+            return null;
+        });
+        press("typed-add");
+        waitFor(() -> avocet().runs().get(before).lengthS() == 1200, text("typed-says"));
+        assertEquals(avocet().runs().size(), before + 1, "it goes into the same run");
+        Run run = avocet().runs().get(before);
+        assertEquals(run.channels().get(0).kept().orElseThrow().peakC(), 80, 1e-3);
+        waitFor(() -> told().contains("80 °C after 20 min"), told());
+        click("undo");
+        waitFor(() -> told().contains("74 °C after 0 s"), "undo finds the one before: " + told());
+    }
+
     @Test
     public void whatIsNoLogIsRefusedWithASentence() throws Exception {
         page();

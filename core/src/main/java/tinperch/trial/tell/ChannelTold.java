@@ -15,10 +15,15 @@ import tinperch.trial.Series;
 import tinperch.trial.Shaking;
 import tinperch.trial.Steady;
 import tinperch.trial.StepFit;
+import tinperch.trial.Together;
 import tinperch.trial.limit.LimitLine;
 
 /** What there is to say of one channel over the stretch that is looked at. */
 public final class ChannelTold {
+    private static final int FEW = 12;
+    /** A correlation that is worth a sentence. */
+    private static final double MOVES_TOGETHER = 0.6;
+
     private ChannelTold() {}
 
     /**
@@ -26,15 +31,24 @@ public final class ChannelTold {
      *
      * @param seen its samples over the stretch
      * @param limits it should stay below
+     * @param duties of the heaters recorded with it
      * @param pushHz what a push test says it sways with, Hz; empty without one
      * @param target what it is controlled to, {@code block} what heats it, {@code room} around it; empty where they were not recorded
      */
-    public record Seen(Channel channel, Series seen, List<LimitLine> limits, Optional<Series> target, Optional<Series> block, Optional<Series> room, OptionalDouble pushHz) {}
+    public record Seen(Channel channel, Series seen, List<LimitLine> limits, Optional<Series> target, Optional<Series> block, Optional<Series> room, OptionalDouble pushHz, List<Duty> duties) {}
+
+    /**
+     * A heater that was on while it was recorded.
+     *
+     * @param name of its channel, {@code percent} how much of the time it was on
+     * @param powerW what it takes when it is on, W; 0 where it is not known
+     */
+    public record Duty(String name, Series percent, double powerW) {}
 
     /** Everything, what matters most first. */
     public static List<Told> of(Seen of) {
         List<Told> all = new ArrayList<>();
-        if (of.seen.size() < 2) {
+        if (of.seen.size() == 0) {
             all.add(Told.of("Samples", "There are none in this stretch."));
             return all;
         }
@@ -43,12 +57,13 @@ public final class ChannelTold {
         }
         Rise rise = Rise.of(of.seen);
         Optional<Steady> stood = rise.steady().or(() -> Steady.longest(of.seen));
-        all.add(end(rise, stood, of.seen));
+        all.add(of.seen.size() < FEW ? Told.of("Readings", of.seen.size() + (of.seen.size() == 1 ? " reading" : " readings") + " in this stretch: too few to say whether it stands still.") : end(rise, stood, of.seen));
         Above peak = Above.of(of.seen, Double.POSITIVE_INFINITY);
         all.add(Told.of("Peak", Words.celsius(peak.peak()) + " after " + Words.time(peak.peakS()) + "."));
         of.limits.forEach(l -> all.add(limit(l, of.seen, rise)));
         controlled(of, stood, all);
         share(of, stood, all);
+        duties(of, stood, all);
         double fastest = Rise.fastestKPerMin(of.seen);
         if (fastest >= 0.5) {
             all.add(Told.of("Heating", "At most " + Words.kelvin(fastest) + " a minute."));
@@ -122,6 +137,19 @@ public final class ChannelTold {
             double over = Ripple.overshoot(of.seen, t);
             all.add(Told.of("Control", "It stands " + Words.kelvin(Math.abs(at.mean() - t)) + (at.mean() < t ? " below" : " above") + " its target of " + Words.celsius(t) + "; it went " + Words.kelvin(over) + " beyond it at most."));
         });
+    }
+
+    /** With which heaters it moves together, and what they take to hold it. */
+    private static void duties(Seen of, Optional<Steady> stood, List<Told> all) {
+        for (Duty d : of.duties) {
+            Together.correlation(of.seen, d.percent).ifPresent(r -> {
+                if (Math.abs(r) > MOVES_TOGETHER) {
+                    all.add(Told.of("Together", "It moves " + (r > 0 ? "with" : "against") + " “" + d.name + "” (correlation " + Quantity.fixed(r, 2) + ")."));
+                }
+            });
+            stood.flatMap(at -> Steady.of(d.percent.between(at.fromS(), at.toS()))).filter(m -> m.mean() > 0 && of.channel.kind() == Channel.Kind.BED && d.name.toLowerCase(java.util.Locale.ROOT).startsWith("b"))
+                    .ifPresent(m -> all.add(Told.of("Power", "It is on for " + Math.round(m.mean()) + " % of the time to hold that" + (d.powerW > 0 ? ", about " + Math.round(m.mean() / 100 * d.powerW) + " of " + Math.round(d.powerW) + " W." : "."))));
+        }
     }
 
     /** Where block, spot and room stand at the same time, the spot's share of the rise and what it would be hotter. */

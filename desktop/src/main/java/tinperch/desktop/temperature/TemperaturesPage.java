@@ -75,7 +75,11 @@ public final class TemperaturesPage extends BorderPane implements View {
                 desk.recordings().of(machineId).ifPresent(r -> view.grown(r.runId()));
             }
         });
-        VBox left = new VBox(10, bring, record, reading, what, complaint, runs);
+        TypedPanel typed = new TypedPanel(desk, machineId, () -> desk.state().machine(machineId).flatMap(m -> m.run(shownId)), r -> {
+            shownId = r.id();
+            refresh();
+        });
+        VBox left = new VBox(10, bring, record, typed, reading, what, complaint, runs);
         left.setPrefWidth(216);
         left.setMinWidth(216);
         setLeft(left);

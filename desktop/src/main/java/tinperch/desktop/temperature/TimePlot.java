@@ -30,6 +30,7 @@ import tinperch.quantity.Unit;
 import tinperch.solid.view.Ink;
 import tinperch.trial.Channel;
 import tinperch.trial.limit.LimitLine;
+import tinperch.trial.tell.Happening;
 import tinperch.trial.tell.Words;
 import tinperch.workshop.log.Bands;
 
@@ -53,6 +54,7 @@ final class TimePlot extends Region implements Resting {
     private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
     private List<Curve> curves = List.of();
     private LocalDateTime start = LocalDateTime.of(2000, 1, 1, 0, 0);
+    private List<Happening> happened = List.of();
     private String shown = "";
     private Stretch all = new Stretch(0, 60);
     private Stretch seen = all;
@@ -135,7 +137,8 @@ final class TimePlot extends Region implements Resting {
     }
 
     /** @param id of what is shown: the stretch that is seen stays as long as that is the same */
-    void show(String id, List<Curve> next, LocalDateTime began, Stretch whole) {
+    void show(String id, List<Curve> next, LocalDateTime began, Stretch whole, List<Happening> events) {
+        happened = events;
         curves = next;
         start = began;
         if (!whole.equals(all)) {
@@ -245,6 +248,7 @@ final class TimePlot extends Region implements Resting {
         }
         g.setFill(Color.web(p.hot()));
         limits(g);
+        happenings(g, p);
         if (!Double.isNaN(hairS)) {
             g.setStroke(p.inkColour());
             g.setLineWidth(1);
@@ -253,6 +257,25 @@ final class TimePlot extends Region implements Resting {
             boolean left = scale.x(hairS) > (scale.left() + scale.right()) / 2;
             g.setTextAlign(left ? TextAlignment.RIGHT : TextAlignment.LEFT);
             g.fillText(Words.time(hairS) + " · " + CLOCK.format(start.plusNanos((long) (hairS * 1e9))), scale.x(hairS) + (left ? -6 : 6), TOP - 10);
+        }
+    }
+
+    /** What happened meanwhile, a short line each where it did; those of one place under each other. */
+    private void happenings(GraphicsContext g, Palette p) {
+        double lastX = Double.NEGATIVE_INFINITY;
+        int row = 0;
+        for (Happening h : happened) {
+            double x = scale.x(h.s());
+            if (h.s() < seen.fromS() || h.s() > seen.toS()) {
+                continue;
+            }
+            row = x - lastX < 160 ? row + 1 : 0;
+            lastX = x - lastX < 160 ? lastX : x;
+            g.setStroke(p.accentColour());
+            g.setLineWidth(1);
+            g.strokeLine(Math.round(x) + 0.5, scale.bottom(), Math.round(x) + 0.5, scale.bottom() - 8);
+            g.setFill(p.accentColour());
+            g.fillText(h.words(), x + 4, scale.floor() - 8 - row * 13, 260);
         }
     }
 

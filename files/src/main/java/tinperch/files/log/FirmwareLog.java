@@ -20,6 +20,9 @@ public final class FirmwareLog {
     private static final Pattern REPORT = Pattern.compile("(?<![A-Za-z0-9@])([A-Z]{1,2}\\d?)\\s*:\\s*(-?\\d{1,4}(?:\\.\\d{1,3})?)(?:\\s*/\\s*(-?\\d{1,4}(?:\\.\\d{1,3})?))?(?![\\d:.])");
     private static final Pattern DUTY = Pattern.compile("(?<![A-Za-z0-9])([A-Z]{0,2}\\d?)@(\\d?)\\s*:\\s*(\\d{1,3})(?![\\d.:])");
     private static final Pattern STAMP = Pattern.compile("^\\W{0,2}(\\d{4}-\\d{2}-\\d{2}[T ]\\d{2}:\\d{2}:\\d{2}(?:[.,]\\d+)?|\\d{1,2}:\\d{2}:\\d{2}(?:[.,]\\d+)?)");
+    /** Boards count the power of a heater to 127 or to 255; more than 127 is taken of 255. */
+    private static final int HALF_SCALE = 127;
+    private static final int FULL_SCALE = 255;
     private static final int LONGEST_LINE = 2000;
     /** What firmware reports for a sensor that is open or shorted lies outside, °C. */
     private static final double LEAST_C = -20;
@@ -64,7 +67,7 @@ public final class FirmwareLog {
         return new ArrayList<>(all);
     }
 
-    /** Values of a line for channels; NaN for those it does not report. Null when it reports nothing. */
+    /** Values of a line for channels, °C and % of a heater's power; NaN for those it does not report. Null when it reports nothing. */
     public static float[] values(String line, List<String> channels) {
         if (line.indexOf(':') < 0 || channels(line).isEmpty()) {
             return null;
@@ -80,7 +83,8 @@ public final class FirmwareLog {
         while (d.find()) {
             int at = channels.indexOf(d.group(1) + "@" + d.group(2));
             if (at >= 0) {
-                v[at] = Float.parseFloat(d.group(3));
+                int steps = Integer.parseInt(d.group(3));
+                v[at] = Math.min(100, 100f * steps / (steps > HALF_SCALE ? FULL_SCALE : HALF_SCALE));
             }
         }
         return v;

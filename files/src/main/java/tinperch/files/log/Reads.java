@@ -2,10 +2,11 @@ package tinperch.files.log;
 
 import java.util.function.DoubleUnaryOperator;
 import tinperch.trial.sensor.KType;
+import tinperch.trial.sensor.Ntc;
 
 /** What the numbers of a column are, and how they become °C or what else the channel is kept in. */
 public enum Reads {
-    CELSIUS("°C", v -> v), FAHRENHEIT("°F", v -> (v - 32) / 1.8), KELVIN("K", v -> v - 273.15), TYPE_K("mV of type K", KType::tempC), PERCENT("%", v -> v), PLAIN("plain numbers", v -> v);
+    CELSIUS("°C", v -> v), FAHRENHEIT("°F", v -> (v - 32) / 1.8), KELVIN("K", v -> v - 273.15), TYPE_K("mV of type K", KType::tempC), NTC_100K("Ω of a 100 kΩ thermistor, B 3950", new Ntc(100_000, 3950)::tempC), NTC_10K("Ω of a 10 kΩ thermistor, B 3435", new Ntc(10_000, 3435)::tempC), PERCENT("%", v -> v), PLAIN("plain numbers", v -> v);
 
     /** Below this there is no temperature, °C. */
     private static final double NOTHING_BELOW_C = -273.15;

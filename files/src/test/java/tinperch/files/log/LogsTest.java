@@ -183,7 +183,7 @@ public class LogsTest {
         LogRead r = FirmwareLog.read(bytes(REPORTS), channels, 2, s -> true, got);
         assertEquals(r.rows(), 3);
         assertEquals(got.seconds, List.of(0.0, 2.0, 4.0));
-        assertEquals(got.values.get(1), new float[] {206, 210, 59.9f, 60, 60, 100});
+        assertEquals(got.values.get(1), new float[] {206, 210, 59.9f, 60, 6000 / 127f, 10_000 / 127f});
         assertEquals(r.troubles(), List.of("3 lines report no temperature and were passed over."));
     }
 
