@@ -17,7 +17,7 @@ public record Steady(double fromS, double toS, double mean, double deviation, do
     /** What a steady channel may still move, K. */
     private static final double STILL = 0.5;
     private static final int SLICES = 50;
-    private static final int HALVINGS = 5;
+    private static final int HALVINGS = 2;
     private static final int MOST = 4000;
 
     /** Of a stretch of time; empty with less than two samples. */
@@ -50,7 +50,7 @@ public record Steady(double fromS, double toS, double mean, double deviation, do
         return Optional.of(new Steady(s.firstS(), s.lastS(), mean, deviation, half, 3600 * sv / st, worth));
     }
 
-    /** The longest last part of a channel (all, a half, a quarter …) that does not drift by more than its noise; empty when it is still on its way. */
+    /** The longest last part of a channel (all, a half or a quarter of it) that does not drift by more than its noise; empty when it is still on its way. */
     public static Optional<Steady> end(Series all) {
         Series s = all.thinned(MOST);
         for (int k = 0; k <= HALVINGS; k++) {

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.Set;
 import org.testng.annotations.Test;
+import tinperch.trial.simulated.SimulatedLogger;
 import tinperch.trial.simulated.SimulatedPrinter;
 import tinperch.trial.simulated.SimulatedPrinter.Fault;
 
@@ -50,6 +51,24 @@ public class SimulatedPrinterTest {
         assertEquals(f.end(), 341, 8);
         // (9 + 14) J/K over 0.125 W/K.
         assertEquals(f.tauS(), 23 / 0.125, 12);
+    }
+
+    /** Its thermocouples read what they are at, to the tenth or two that five microvolts are. */
+    @Test
+    public void theLoggerReadsByItsThermocouples() {
+        SimulatedLogger l = new SimulatedLogger(5, 88, 240, 21);
+        double[] s = new double[900];
+        float[] v = new float[900];
+        for (int i = 0; i < 900; i++) {
+            String[] parts = l.report().split("[: ]");
+            assertEquals(Double.parseDouble(parts[3]), 21, 1.2);
+            s[i] = i;
+            v[i] = Float.parseFloat(parts[1]);
+            l.pass(1);
+        }
+        StepFit f = Rise.of(Series.of(s, v)).fit().orElseThrow();
+        assertEquals(f.end(), 88, 0.5);
+        assertEquals(f.tauS(), 240, 6);
     }
 
     @Test

@@ -6,7 +6,7 @@ import java.util.Random;
 import java.util.Set;
 
 /** A printer that is none: bed, hot end and chamber with noise and faults on demand, reporting as boards do. Its time passes as it is told. */
-public final class SimulatedPrinter {
+public final class SimulatedPrinter implements Simulated {
     private static final double STEP_S = 0.1;
     private static final double ROOM_C = 21;
 
@@ -51,7 +51,12 @@ public final class SimulatedPrinter {
         bedTargetC = bedC;
     }
 
-    /** Lets time pass, s. */
+    @Override
+    public String name() {
+        return "simulated printer";
+    }
+
+    @Override
     public void pass(double seconds) {
         double end = nowS + seconds;
         while (nowS < end - 1e-9) {
@@ -75,7 +80,8 @@ public final class SimulatedPrinter {
         return bed.bodyC();
     }
 
-    /** The line it reports with, as it would come over the wire; empty when it gets lost. */
+    /** As it would come over the wire; empty when it gets lost. */
+    @Override
     public String report() {
         if (faults.contains(Fault.DROPPED_LINES) && dice.nextInt(4) == 0) {
             return "";

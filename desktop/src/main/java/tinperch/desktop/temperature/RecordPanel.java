@@ -13,6 +13,7 @@ import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Form;
 import tinperch.desktop.look.Ui;
+import tinperch.trial.simulated.SimulatedLogger;
 import tinperch.trial.simulated.SimulatedPrinter;
 import tinperch.trial.tell.Words;
 import tinperch.workshop.device.LinePort;
@@ -26,12 +27,18 @@ final class RecordPanel extends VBox {
     private static final double ASK_S = 2;
     private static final double BLOCK_C = 210;
     private static final double BED_C = 60;
+    private static final double CONTACT_C = 88;
+    private static final double CONTACT_TAU_S = 240;
+    private static final double ROOM_C = 21;
+    private static final String PRINTER = "";
+    private static final String LOGGER = " logger";
 
     private final Desk desk;
     private final String machineId;
     private final VBox setting = new VBox(6);
     private final ComboBox<Choice<String>> port;
     private final ComboBox<Choice<Integer>> baud;
+    private final ComboBox<Choice<Optional<SimulatedPrinter.Fault>>> fault;
     private final CheckBox ask = Ui.id(new CheckBox("ask for a report every 2 s"), "record-ask");
     private final Label says = Ui.id(Ui.text("", "faint"), "record-says");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "record-complaint");
@@ -47,11 +54,17 @@ final class RecordPanel extends VBox {
         stop = Ui.id(Ui.button("Stop recording", "mdi2s-stop-circle-outline", () -> desk.recordings().stop(machineId)), "record-stop");
         port = Form.choice("record-port", List.<Choice<String>>of(), null, c -> chosen());
         port.setMaxWidth(Double.MAX_VALUE);
+        List<Choice<Optional<SimulatedPrinter.Fault>>> faults = new ArrayList<>(List.of(new Choice<>(Optional.empty(), "nothing is wrong with it")));
+        for (SimulatedPrinter.Fault f : SimulatedPrinter.Fault.values()) {
+            faults.add(new Choice<>(Optional.of(f), f.label()));
+        }
+        fault = Form.choice("record-fault", faults, faults.get(0), c -> { });
+        fault.setMaxWidth(Double.MAX_VALUE);
         baud = Form.choice("record-baud", BAUDS, BAUDS.get(0), c -> { });
         Ui.tip(ask, "Sends M105 and nothing else: it asks for temperatures, moves and heats nothing. Without it only what comes by itself is recorded");
         Button begin = Ui.id(Ui.button("Begin", null, this::begin), "record-begin");
         begin.getStyleClass().add("primary");
-        setting.getChildren().addAll(Ui.label("From", "field-label"), port, baud, ask, begin);
+        setting.getChildren().addAll(Ui.label("From", "field-label"), port, fault, baud, ask, begin);
         getChildren().addAll(open, setting, stop, says, complaint);
         see(setting, false);
         see(complaint, false);
@@ -69,23 +82,29 @@ final class RecordPanel extends VBox {
         if (show) {
             List<Choice<String>> ports = new ArrayList<>();
             SerialLinePort.all().forEach(f -> ports.add(new Choice<>(f.systemName(), f.systemName() + ", " + f.description())));
-            ports.add(new Choice<>("", "simulated printer"));
+            ports.add(new Choice<>(PRINTER, "simulated printer"));
+            ports.add(new Choice<>(LOGGER, "simulated thermocouple logger"));
             Choice.fill(port, ports, ports.get(0).value());
             chosen();
         }
     }
 
     private void chosen() {
-        boolean real = !Choice.in(port, "").isEmpty();
+        String from = Choice.in(port, PRINTER);
+        boolean real = !from.equals(PRINTER) && !from.equals(LOGGER);
+        see(fault, from.equals(PRINTER));
         see(baud, real);
         see(ask, real);
     }
 
     private void begin() {
-        String name = Choice.in(port, "");
+        String name = Choice.in(port, PRINTER);
         LinePort from;
-        if (name.isEmpty()) {
-            SimulatedPrinter printer = new SimulatedPrinter(System.nanoTime(), false, Set.of());
+        if (name.equals(LOGGER)) {
+            from = new SimulatedLinePort(new SimulatedLogger(System.nanoTime(), CONTACT_C, CONTACT_TAU_S, ROOM_C), 1);
+        } else if (name.equals(PRINTER)) {
+            SimulatedPrinter.Fault wrong = Choice.in(fault, Optional.<SimulatedPrinter.Fault>empty()).orElse(null);
+            SimulatedPrinter printer = new SimulatedPrinter(System.nanoTime(), false, wrong == null ? Set.of() : Set.of(wrong));
             printer.targets(BLOCK_C, BED_C);
             from = new SimulatedLinePort(printer, 1);
         } else {

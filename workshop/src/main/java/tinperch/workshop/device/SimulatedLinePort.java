@@ -2,28 +2,28 @@ package tinperch.workshop.device;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import tinperch.trial.simulated.SimulatedPrinter;
+import tinperch.trial.simulated.Simulated;
 
-/** A simulated printer on a port that is none: it reports when asked and every two seconds by itself. */
+/** Something simulated on a port that is none: it reports when asked and every two seconds by itself. */
 public final class SimulatedLinePort implements LinePort {
     private static final double BY_ITSELF_S = 2;
     private static final int WAIT_MS = 200;
 
-    private final SimulatedPrinter printer;
+    private final Simulated printer;
     private final double speed;
     private long lastNs;
     private double untilS = BY_ITSELF_S;
     private boolean asked;
 
     /** @param speed how many times faster than a clock its time passes */
-    public SimulatedLinePort(SimulatedPrinter printer, double speed) {
+    public SimulatedLinePort(Simulated printer, double speed) {
         this.printer = printer;
         this.speed = speed;
     }
 
     @Override
     public String name() {
-        return "simulated printer";
+        return printer.name();
     }
 
     @Override
