@@ -38,6 +38,9 @@ import tinperch.solid.Vec3;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.WorkshopState;
+import tinperch.trial.Channel;
+import tinperch.trial.Run;
+import tinperch.workshop.log.RunWriter;
 
 /**
  * What a person feels, measured in the running window and printed as a table: how long each action holds the interface's thread by itself,
@@ -235,7 +238,7 @@ public final class FeltSpeed {
         for (Machine m : machines) {
             act(out, "the sheet of " + m.id() + " for the first time", 1, n -> desk.goTo(m));
             Thread.sleep(REST_MS);
-            act(out, "its other pages for the first time", 4, n -> desk.goTo(Page.values()[n + 1]));
+            act(out, "its other pages for the first time", Page.values().length - 1, n -> desk.goTo(Page.values()[n + 1]));
             onFx(() -> {
                 desk.goTo(Page.SHEET);
                 return null;
@@ -279,6 +282,38 @@ public final class FeltSpeed {
             Slider day = (Slider) find("book-day");
             day.setValue(day.getValue() - 5);
         });
+        temperatures(out);
+    }
+
+    /** A run of ten million samples is opened and moved along, seen closer each time. */
+    private void temperatures(PrintStream out) throws Exception {
+        java.util.Random dice = new java.util.Random(1);
+        try (RunWriter w = desk.workshop().logs().begin("long", 1)) {
+            float[] v = new float[1];
+            for (int i = 0; i < 10_000_000; i++) {
+                v[0] = (float) (60 + 10 * Math.sin(i / 5000.0) + 0.2 * dice.nextGaussian());
+                w.row(0.1 * i, v);
+            }
+            w.whole();
+        }
+        Run run = new Run("long", "Ten million", java.time.LocalDateTime.of(2026, 11, 1, 0, 0), 1e6, List.of(Channel.named("c0", "Chamber")), "benchmark", true, "");
+        onFx(() -> {
+            desk.workshop().edit("long", s -> s.with(s.machine("avocet").orElseThrow().with(run)));
+            desk.goTo(desk.state().machine("avocet").orElseThrow(), Page.SHEET);
+            return null;
+        });
+        settle();
+        act(out, "open ten million samples", 1, n -> desk.goTo(Page.TEMPERATURES));
+        Node plot = find("time-plot");
+        for (int closer : new int[] {1, 3, 6, 10}) {
+            for (int i = 0; i < closer; i++) {
+                onFx(() -> {
+                    plot.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.PLUS, false, false, false, false));
+                    return null;
+                });
+            }
+            stream(out, "move along ten million, each frame", 200, n -> mouse(plot, n));
+        }
     }
 
     private Node find(String id) {

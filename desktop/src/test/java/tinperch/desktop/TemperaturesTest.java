@@ -152,6 +152,7 @@ public class TemperaturesTest extends WindowTest {
         press("run-" + run.id());
         waitFor(() -> told().contains("Peak"), told());
         waitFor(() -> text("record-says").startsWith("Simulated:"), text("record-says"));
+        waitFor(() -> desk.recordings().status("avocet").filter(r -> r.rows() > 2).isPresent(), "three rows: " + text("record-says"));
         press("record-stop");
         waitFor(() -> avocet().run(run.id()).orElseThrow().lengthS() > 1, "it has no length");
         assertTrue(desk.recordings().of("avocet").isEmpty());

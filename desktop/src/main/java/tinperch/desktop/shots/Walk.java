@@ -121,7 +121,7 @@ final class Walk {
         step("trouble", () -> desk.goTo(blower, Station.TROUBLE));
         step("measure", () -> desk.goTo(blower, Station.MEASURE));
         detail("measure-focus", () -> focus("#reading-BD.outside"));
-        step("measure-uprights", () -> at("avocet-braces", Station.MEASURE));
+        detail("measure-uprights", () -> at("avocet-braces", Station.MEASURE));
         step("shape", () -> desk.goTo(blower, Station.SHAPE));
         detail("shape-preview", () -> focus("#remedy-screw.mount-1"));
         detail("shape-fields", () -> ((Button) find("#card-tool")).fire());
@@ -209,7 +209,7 @@ final class Walk {
         detail("board-house", () -> at("turnstone-board", Station.SHAPE));
         detail("board-print", () -> at("turnstone-board", Station.PRINT));
         detail("board-measure", () -> at("turnstone-board", Station.MEASURE));
-        step("model-part", () -> at("turnstone-guard", Station.SHAPE));
+        detail("model-part", () -> at("turnstone-guard", Station.SHAPE));
         detail("model-print", () -> at("turnstone-guard", Station.PRINT));
         step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
         detail("backups", () -> {

@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.css.PseudoClass;
+import tinperch.desktop.look.FocusKept;
 import tinperch.desktop.look.Ui;
 import tinperch.trial.Channel;
 import tinperch.trial.Run;
@@ -21,6 +22,7 @@ import tinperch.trial.tell.Words;
 final class ChannelChips extends FlowPane {
     private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
+    private List<Object> last = List.of();
     private final Runnable changed;
     private final Consumer<Channel> chosen;
     private final Set<String> hidden = new HashSet<>();
@@ -39,6 +41,14 @@ final class ChannelChips extends FlowPane {
     }
 
     void show(Run run, String chosenId) {
+        List<Object> now = List.of(run.id(), run.channels().stream().map(Channel::name).toList(), chosenId);
+        if (!now.equals(last)) {
+            last = now;
+            FocusKept.in(this, () -> fill(run, chosenId));
+        }
+    }
+
+    private void fill(Run run, String chosenId) {
         getChildren().clear();
         values.clear();
         for (Channel c : run.channels()) {

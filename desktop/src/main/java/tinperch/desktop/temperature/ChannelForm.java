@@ -9,6 +9,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Choice;
+import tinperch.desktop.look.FocusKept;
 import tinperch.desktop.look.Form;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
@@ -25,6 +26,7 @@ import tinperch.upgrade.Upgrade;
 final class ChannelForm extends VBox {
     private final Desk desk;
     private final String machineId;
+    private List<Object> last = List.of();
 
     ChannelForm(Desk desk, String machineId) {
         super(6);
@@ -35,6 +37,14 @@ final class ChannelForm extends VBox {
     }
 
     void show(Machine machine, Run run, Channel c) {
+        List<Object> now = List.of(run.id(), c, options(machine, c.kind()));
+        if (!now.equals(last)) {
+            last = now;
+            FocusKept.in(this, () -> fill(machine, run, c));
+        }
+    }
+
+    private void fill(Machine machine, Run run, Channel c) {
         getChildren().clear();
         Form form = new Form(200);
         form.field("channel-name", "Channel", "What it is called here", c.name(), t -> {

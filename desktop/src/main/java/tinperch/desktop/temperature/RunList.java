@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.desktop.look.FocusKept;
 import tinperch.desktop.look.Ui;
 import tinperch.trial.Run;
 import tinperch.trial.tell.Words;
@@ -23,6 +24,7 @@ final class RunList extends VBox {
 
     private static final double WIDTH = 188;
 
+    private List<Object> last = List.of();
     private final Consumer<Run> chosen;
     private final Consumer<Run> under;
 
@@ -38,10 +40,17 @@ final class RunList extends VBox {
     }
 
     void show(List<Run> runs, String shownId, String underId) {
-        getChildren().clear();
-        for (int i = runs.size() - 1; i >= 0; i--) {
-            getChildren().add(card(runs.get(i), shownId, underId));
+        List<Object> now = List.of(runs, shownId, underId);
+        if (now.equals(last)) {
+            return;
         }
+        last = now;
+        FocusKept.in(this, () -> {
+            getChildren().clear();
+            for (int i = runs.size() - 1; i >= 0; i--) {
+                getChildren().add(card(runs.get(i), shownId, underId));
+            }
+        });
     }
 
     private Node card(Run r, String shownId, String underId) {
