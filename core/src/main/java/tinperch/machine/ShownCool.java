@@ -18,9 +18,9 @@ public final class ShownCool {
 
     private ShownCool() {}
 
-    /** The hottest bed at which a run shows a contact with enough to spare, °C; empty when none does. */
+    /** The hottest bed at which a run shows a contact with enough to spare, °C; empty when it does not, and of what was simulated. */
     public static Optional<Double> bedC(Run run, Component contact) {
-        if (contact.ratings().limitC() <= 0) {
+        if (contact.ratings().limitC() <= 0 || run.simulated()) {
             return Optional.empty();
         }
         Optional<Kept> bed = run.first(Channel.Kind.BED).flatMap(Channel::kept).filter(Kept::stood);

@@ -73,5 +73,9 @@ public class SpotCheckTest {
         assertEquals(unlocked(machine(70, 90, 105)), List.of("PA12"), "at 90 °C nothing is said of 100");
         assertEquals(unlocked(machine(83, 110.2, 105)), List.of("ABS", "ASA", "PA12", "PC"));
         assertEquals(unlocked(machine(83, 100, 0)), List.of(), "its limit is not known");
+        Machine real = machine(83, 100, 105);
+        Run r = real.runs().get(0);
+        Machine simulated = real.with(new Run(r.id(), r.name(), r.start(), r.lengthS(), r.channels(), r.source(), true, ""));
+        assertEquals(unlocked(simulated), List.of(), "nothing real stood behind it");
     }
 }

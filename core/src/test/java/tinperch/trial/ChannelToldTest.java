@@ -161,6 +161,14 @@ public class ChannelToldTest {
         String words = told(Channel.named("c", "x"), Series.of(s, v));
         assertTrue(words.startsWith("Shakes at: 12.0 Hz") || words.startsWith("Shakes at: 11.9 Hz") || words.startsWith("Shakes at: 12.1 Hz"), words);
         assertTrue(words.contains("after 3.7 swings") || words.contains("after 3.6 swings") || words.contains("after 3.8 swings"), words);
+        // Braced: 15 Hz instead of 12 is (15 / 12)² = 1.56 times the stiffness.
+        float[] braced = new float[1600];
+        for (int i = 0; i < 1600; i++) {
+            double t = s[i] - 0.5;
+            braced[i] = (float) (t < 0 ? 0 : 2 * Math.exp(-0.03 * 2 * Math.PI * 15 * t) * Math.sin(2 * Math.PI * 15 * t));
+        }
+        String against = ChannelTold.against(Channel.named("c", "x"), Series.of(s, v), Series.of(s, braced), "bare").words();
+        assertTrue(against.startsWith("“bare”: 15.0 against 12.0 Hz; damping") && against.contains("1.56 times as stiff"), against);
         // f ∝ 1/√m: 12 Hz instead of 13.2 is what (13.2 / 12)² = 1.21 times the mass does.
         String push = ChannelTold.of(new ChannelTold.Seen(Channel.named("c", "x"), Series.of(s, v), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.of(13.2), List.of())).toString();
         assertTrue(push.contains("9 % slower") && push.matches("(?s).*1\\.2\\d times what was weighed.*"), push);

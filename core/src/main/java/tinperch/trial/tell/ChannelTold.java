@@ -164,8 +164,22 @@ public final class ChannelTold {
                 + " to " + Words.celsius(b.mean()) + "; at 30 K more there it would stand at " + Words.celsius(s.spotC(b.mean() + 30, r.mean())) + ", air and gap unchanged.")))).ifPresent(all::add);
     }
 
+    private static Told shakenAgainst(Optional<Shaking> a, Optional<Shaking> b, String nameBefore) {
+        if (a.isEmpty() || b.isEmpty()) {
+            return Told.of("Against", "“" + nameBefore + "”: nothing shakes in " + (a.isEmpty() ? "that run" : "this run") + "; they cannot be compared.");
+        }
+        double share = b.get().hz() / a.get().hz();
+        String damping = a.get().damping().isPresent() && b.get().damping().isPresent()
+                ? "; damping " + Quantity.fixed(100 * b.get().damping().getAsDouble(), 1) + " % against " + Quantity.fixed(100 * a.get().damping().getAsDouble(), 1) + " %" : "";
+        return Told.of("Against", "“" + nameBefore + "”: " + Quantity.fixed(b.get().hz(), 1) + " against " + Quantity.fixed(a.get().hz(), 1) + " Hz" + damping + ". With the same mass it is "
+                + Quantity.fixed(share * share, 2) + " times as stiff; with the same stiffness " + Quantity.fixed(1 / (share * share), 2) + " times the mass sways.");
+    }
+
     /** A channel of a run against the same of an earlier one; what it says of who decides. */
     public static Told against(Channel channel, Series before, Series after, String nameBefore) {
+        if (channel.kind() == Channel.Kind.ACCELERATION) {
+            return shakenAgainst(Shaking.of(before), Shaking.of(after), nameBefore);
+        }
         Optional<Steady> a = Steady.end(before);
         Optional<Steady> b = Steady.end(after);
         if (a.isEmpty() || b.isEmpty()) {

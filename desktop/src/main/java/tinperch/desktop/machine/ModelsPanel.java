@@ -12,13 +12,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Column;
+import tinperch.desktop.look.Dropped;
 import tinperch.desktop.look.Ui;
 import tinperch.files.FileFault;
 import tinperch.files.model.MeshBlob;
@@ -66,15 +66,7 @@ final class ModelsPanel extends Column implements View {
         getChildren().addAll(head, reading, complaint, cards);
         busy("");
         complain("");
-        setOnDragOver(e -> {
-            if (e.getDragboard().hasFiles()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-        });
-        setOnDragDropped(e -> {
-            e.getDragboard().getFiles().stream().findFirst().ifPresent(f -> bringIn(f.toPath()));
-            e.setDropCompleted(true);
-        });
+        Dropped.on(this, this::bringIn);
     }
 
     private void choose() {

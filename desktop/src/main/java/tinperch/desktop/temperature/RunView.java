@@ -4,10 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -18,12 +16,9 @@ import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
-import tinperch.machine.book.ComponentKind;
 import tinperch.trial.Channel;
 import tinperch.trial.Run;
-import tinperch.trial.Series;
 import tinperch.trial.limit.Limits;
-import tinperch.trial.tell.ChannelTold;
 import tinperch.trial.tell.Happening;
 import tinperch.trial.tell.Told;
 import tinperch.workshop.background.Latest;
@@ -210,37 +205,13 @@ final class RunView extends VBox {
             told.show(List.of());
             return;
         }
-        Run of = run;
+        RunTold of = new RunTold(machine, run, reader, chosen.get(), Limits.of(chosen.get(), run, machine, desk.state().upgrades()), plot.seen());
         Run before = under;
         RunReader below = under == null ? null : readers.get(under.id());
-        Stretch seen = plot.seen();
-        Channel c = chosen.get();
-        var limits = Limits.of(c, of, machine, desk.state().upgrades());
-        double bedW = machine.book().at(of.start().toLocalDate(), "").components().stream().filter(x -> x.kind() == ComponentKind.BED).mapToDouble(x -> x.ratings().powerW()).findFirst().orElse(0);
-        OptionalDouble pushHz = machine.sheets().stream().flatMap(x -> x.outcomes().stream()).filter(o -> o.unit().equals("Hz")).mapToDouble(o -> o.value()).reduce((a, b) -> b);
         reckoning.askWhenQuiet(120, ticket -> {
-            List<Told> all = new ArrayList<>();
-            try {
-                Series s = series(reader, of, c, seen);
-                all.addAll(ChannelTold.of(new ChannelTold.Seen(c, s, limits, of.channels().stream().filter(k -> k.kind() == Channel.Kind.TARGET && k.name().startsWith(c.name())).findFirst().map(k -> series(reader, of, k, seen)),
-                        of.first(Channel.Kind.HOT_END).or(() -> of.first(Channel.Kind.BED)).map(k -> series(reader, of, k, seen)), of.first(Channel.Kind.ROOM).map(k -> series(reader, of, k, seen)), pushHz, duties(of, reader, seen, bedW))));
-                if (below != null) {
-                    before.channels().stream().filter(k -> k.kind() == c.kind() && (k.of().equals(c.of()) || k.name().equals(c.name()))).findFirst()
-                            .ifPresent(k -> all.add(0, ChannelTold.against(c, series(below, before, k, seen), s, before.name())));
-                }
-            } catch (LogFault e) {
-                all.add(new Told("Samples", e.getMessage(), true));
-            }
+            List<Told> all = of.all(before, below);
             ticket.deliver(() -> told.show(all));
         });
-    }
-
-    private static List<ChannelTold.Duty> duties(Run of, RunReader reader, Stretch seen, double bedW) {
-        return of.channels().stream().filter(k -> k.kind() == Channel.Kind.DUTY).map(k -> new ChannelTold.Duty(k.name(), series(reader, of, k, seen), k.name().toLowerCase(Locale.ROOT).startsWith("b") ? bedW : 0)).toList();
-    }
-
-    private static Series series(RunReader reader, Run of, Channel c, Stretch seen) {
-        return reader.series(of.channels().indexOf(c), seen.fromS(), seen.toS());
     }
 
     /** Writes what all channels have at a time beside their names. */

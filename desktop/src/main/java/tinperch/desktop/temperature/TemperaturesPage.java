@@ -13,7 +13,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -21,6 +20,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
+import tinperch.desktop.look.Dropped;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.files.log.LogLayout;
@@ -86,15 +86,7 @@ public final class TemperaturesPage extends BorderPane implements View {
         BorderPane.setMargin(left, new Insets(0, 14, 0, 0));
         busy("");
         complain("");
-        setOnDragOver(e -> {
-            if (e.getDragboard().hasFiles()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-        });
-        setOnDragDropped(e -> {
-            e.getDragboard().getFiles().stream().findFirst().ifPresent(f -> look(f.toPath()));
-            e.setDropCompleted(true);
-        });
+        Dropped.on(this, this::look);
     }
 
     private void choose() {

@@ -1,37 +1,25 @@
 package tinperch.desktop.temperature;
 
 import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.DoubleConsumer;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
-import javafx.scene.text.TextAlignment;
 import tinperch.desktop.look.InkView;
 import tinperch.desktop.look.Palette;
 import tinperch.desktop.look.Resting;
 import tinperch.desktop.look.Theme;
 import tinperch.desktop.look.Ui;
-import tinperch.quantity.Quantity;
-import tinperch.quantity.Unit;
 import tinperch.solid.view.Ink;
-import tinperch.trial.Channel;
-import tinperch.trial.limit.LimitLine;
 import tinperch.trial.tell.Happening;
-import tinperch.trial.tell.Words;
 import tinperch.workshop.log.Bands;
 
 /**
@@ -43,8 +31,6 @@ final class TimePlot extends Region implements Resting {
     private static final double RIGHT = 150;
     private static final double TOP = 22;
     private static final double BELOW = 24;
-    private static final double NAME_HEIGHT = 15;
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("EEE HH:mm:ss", Locale.ENGLISH);
 
     private final Theme theme;
     private final InkView lines = new InkView();
@@ -52,6 +38,7 @@ final class TimePlot extends Region implements Resting {
     private final Runnable moved;
     private final DoubleConsumer pointed;
     private final ChangeListener<Palette> repaint = (o, a, b) -> draw();
+    private List<PlotWords.Name> names = List.of();
     private List<Curve> curves = List.of();
     private LocalDateTime start = LocalDateTime.of(2000, 1, 1, 0, 0);
     private List<Happening> happened = List.of();
@@ -178,125 +165,24 @@ final class TimePlot extends Region implements Resting {
         Ink ink = lines.begin(w, h);
         new CurvePainter(ink, lines.pxPerUnit(), theme.palette(), scale).draw(curves, bands);
         lines.end();
-        names = names(bands);
+        names = PlotWords.names(curves, bands, theme.palette(), scale, h - BELOW + 4);
         words();
-    }
-
-    /** A name beside the end of its curve. */
-    private record Name(String text, double y, Color colour) {}
-
-    private List<Name> names = List.of();
-
-    /** Names of curves at their right end, none over another. */
-    private List<Name> names(Map<Object, Bands> bands) {
-        List<Name> list = new ArrayList<>();
-        for (Curve c : curves) {
-            Bands b = bands.get(c.samples());
-            int i = b.size() - 1;
-            while (i >= 0 && (Float.isNaN(b.low(i, c.at())) || b.firstS(i) > seen.toS())) {
-                i--;
-            }
-            if (i >= 0) {
-                double v = (b.low(i, c.at()) + b.high(i, c.at())) / 2;
-                int rgb = Stroke.of(c.channel(), c.nth(), c.earlier(), theme.palette()).rgb();
-                list.add(new Name((c.earlier() ? "before: " : "") + c.channel().name(), c.channel().kind() == Channel.Kind.DUTY ? scale.yDuty(v) : scale.y(v), Color.rgb(rgb >> 16 & 255, rgb >> 8 & 255, rgb & 255)));
-            }
-        }
-        list.sort(Comparator.comparingDouble(Name::y));
-        List<Name> apart = new ArrayList<>();
-        double least = TOP;
-        for (Name n : list) {
-            double y = Math.max(least, n.y);
-            apart.add(new Name(n.text, y, n.colour));
-            least = y + NAME_HEIGHT;
-        }
-        // What was pushed out below goes back up.
-        double most = getHeight() - BELOW + 4;
-        for (int i = apart.size() - 1; i >= 0; i--) {
-            Name n = apart.get(i);
-            double y = Math.min(most, n.y);
-            apart.set(i, new Name(n.text, y, n.colour));
-            most = y - NAME_HEIGHT;
-        }
-        return apart;
     }
 
     private void words() {
         if (scale == null) {
             return;
         }
-        Palette p = theme.palette();
         GraphicsContext g = words.getGraphicsContext2D();
         g.clearRect(0, 0, words.getWidth(), words.getHeight());
-        g.setFont(Theme.font(Math.max(10, theme.typeSize() - 2)));
-        g.setTextBaseline(VPos.CENTER);
-        g.setFill(p.faintColour());
-        g.setTextAlign(TextAlignment.RIGHT);
-        scale.celsius().forEach(c -> g.fillText(Quantity.plain(c, Unit.CELSIUS), LEFT - 6, scale.y(c)));
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(curves.stream().anyMatch(c -> c.channel().isTemperature()) ? "°C" : "", 6, TOP - 12);
-        if (scale.stripY() < scale.bottom()) {
-            g.setTextAlign(TextAlignment.RIGHT);
-            g.fillText("100 %", LEFT - 6, scale.stripY() + 4);
-        }
-        g.setTextAlign(TextAlignment.CENTER);
-        scale.seconds().forEach(s -> g.fillText(clock(s), scale.x(s), getHeight() - BELOW / 2 + 2));
-        g.setTextAlign(TextAlignment.LEFT);
-        for (Name n : names) {
-            g.setFill(n.colour);
-            g.fillText(n.text, scale.right() + 6, n.y, RIGHT - 8);
-        }
-        g.setFill(Color.web(p.hot()));
-        limits(g);
-        happenings(g, p);
+        PlotWords w = new PlotWords(g, theme, scale, getHeight());
+        w.axes(curves);
+        w.names(names, RIGHT - 8);
+        w.limits(curves);
+        w.happenings(happened);
         if (!Double.isNaN(hairS)) {
-            g.setStroke(p.inkColour());
-            g.setLineWidth(1);
-            g.strokeLine(Math.round(scale.x(hairS)) + 0.5, TOP, Math.round(scale.x(hairS)) + 0.5, scale.bottom());
-            g.setFill(p.inkColour());
-            boolean left = scale.x(hairS) > (scale.left() + scale.right()) / 2;
-            g.setTextAlign(left ? TextAlignment.RIGHT : TextAlignment.LEFT);
-            g.fillText(Words.time(hairS) + " · " + CLOCK.format(start.plusNanos((long) (hairS * 1e9))), scale.x(hairS) + (left ? -6 : 6), TOP - 10);
+            w.hair(hairS, start);
         }
-    }
-
-    /** What happened meanwhile, a short line each where it did; those of one place under each other. */
-    private void happenings(GraphicsContext g, Palette p) {
-        double lastX = Double.NEGATIVE_INFINITY;
-        int row = 0;
-        for (Happening h : happened) {
-            double x = scale.x(h.s());
-            if (h.s() < seen.fromS() || h.s() > seen.toS()) {
-                continue;
-            }
-            row = x - lastX < 160 ? row + 1 : 0;
-            lastX = x - lastX < 160 ? lastX : x;
-            g.setStroke(p.accentColour());
-            g.setLineWidth(1);
-            g.strokeLine(Math.round(x) + 0.5, scale.bottom(), Math.round(x) + 0.5, scale.bottom() - 8);
-            g.setFill(p.accentColour());
-            g.fillText(h.words(), x + 4, scale.floor() - 8 - row * 13, 260);
-        }
-    }
-
-    /** Names of limits on their lines, beside each other where lines lie close. */
-    private void limits(GraphicsContext g) {
-        List<LimitLine> lines = curves.stream().filter(c -> !c.earlier()).flatMap(c -> c.limits().stream()).distinct().filter(l -> l.tempC() <= scale.highC() && l.tempC() >= scale.lowC())
-                .sorted(Comparator.comparingDouble(LimitLine::tempC)).toList();
-        double lastY = Double.POSITIVE_INFINITY;
-        int column = 0;
-        for (LimitLine l : lines) {
-            double y = scale.y(l.tempC());
-            column = lastY - y < NAME_HEIGHT ? column + 1 : 0;
-            lastY = y;
-            g.fillText(l.name() + ": " + Words.celsius(l.tempC()), scale.left() + 6 + column * 240, y - 8, 232);
-        }
-    }
-
-    /** "1:30 h", "12:05". */
-    private static String clock(double s) {
-        long whole = Math.round(s);
-        return whole % 60 == 0 ? String.format(Locale.ROOT, "%d:%02d h", whole / 3600, whole / 60 % 60) : String.format(Locale.ROOT, "%d:%02d:%02d", whole / 3600, whole / 60 % 60, whole % 60);
     }
 
     @Override

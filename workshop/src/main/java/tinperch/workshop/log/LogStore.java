@@ -57,7 +57,7 @@ public final class LogStore implements AutoCloseable {
                 throw e;
             }
         } catch (SQLException e) {
-            throw new LogFault("The samples in " + file + " cannot be opened (" + e.getMessage() + "). The workshop itself is not touched; its curves are missing until the file can be read.", e);
+            throw new LogFault("The samples in " + file + " cannot be opened (" + e.getMessage() + "). The workshop itself is not touched; its curves are missing until the file can be read. Move that file away and a new one is begun.", e);
         }
     }
 

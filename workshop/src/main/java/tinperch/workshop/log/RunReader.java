@@ -17,6 +17,7 @@ public final class RunReader {
     /** Stretches drawn for each pixel at most, about. */
     private static final int PER_PIXEL = 2;
     private static final int KEPT = 64;
+    private static final int MOST_SAMPLES = 2_000_000;
 
     private final LogStore store;
     private final Connection connection;
@@ -175,30 +176,29 @@ public final class RunReader {
         return all;
     }
 
-    /** The samples of a channel in a stretch of time. */
+    /**
+     * The samples of a channel in a stretch of time. Of more than two million, means over equal numbers of them, and the highest itself, so that a log of any length
+     * is reckoned with in little memory.
+     */
     public Series series(int channel, double fromS, double toS) {
         There now = there;
-        List<Chunk> chunks = now.chunks;
-        Bands tail = now.tail;
-        int most = 0;
-        for (Chunk c : chunks) {
-            most += c.last >= fromS && c.first <= toS ? c.n : 0;
+        long rows = now.tail.size();
+        for (Chunk c : now.chunks) {
+            rows += c.last >= fromS && c.first <= toS ? c.n : 0;
         }
-        double[] s = new double[most + tail.size()];
-        float[] v = new float[most + tail.size()];
-        int n = 0;
-        for (int k = 0; k <= chunks.size(); k++) {
-            if (k < chunks.size() && !(chunks.get(k).last >= fromS && chunks.get(k).first <= toS)) {
+        Means all = new Means(rows, MOST_SAMPLES);
+        for (int k = 0; k <= now.chunks.size(); k++) {
+            boolean end = k == now.chunks.size();
+            if (!end && !(now.chunks.get(k).last >= fromS && now.chunks.get(k).first <= toS)) {
                 continue;
             }
-            Bands rows = k == chunks.size() ? tail : body(k, chunks.get(k).n);
-            for (int i = 0; i < rows.size(); i++) {
-                if (rows.firstS(i) >= fromS && rows.firstS(i) <= toS) {
-                    s[n] = rows.firstS(i);
-                    v[n++] = rows.low(i, channel);
+            Bands rowsOf = end ? now.tail : body(k, now.chunks.get(k).n);
+            for (int i = 0; i < rowsOf.size(); i++) {
+                if (rowsOf.firstS(i) >= fromS && rowsOf.firstS(i) <= toS && !Float.isNaN(rowsOf.low(i, channel))) {
+                    all.add(rowsOf.firstS(i), rowsOf.low(i, channel));
                 }
             }
         }
-        return Series.of(java.util.Arrays.copyOf(s, n), java.util.Arrays.copyOf(v, n));
+        return all.series();
     }
 }

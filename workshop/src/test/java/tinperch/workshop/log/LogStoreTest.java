@@ -139,6 +139,25 @@ public class LogStoreTest {
         assertTrue(none.getMessage().contains("import the log again"), none.getMessage());
     }
 
+    /** More samples than are wanted: means of equal numbers, the highest in its place, times in order. */
+    @Test
+    public void aLongLogIsReckonedWithByMeans() {
+        Means m = new Means(1003, 100);
+        for (int i = 0; i < 1003; i++) {
+            m.add(i, i == 517 ? 1000 : i % 2);
+        }
+        Series s = m.series();
+        assertTrue(s.size() <= 102, s.size() + " samples");
+        assertEquals(java.util.stream.IntStream.range(0, s.size()).mapToDouble(s::valueAt).max().orElseThrow(), 1000.0);
+        assertEquals(s.at(517), 1000.0);
+        assertEquals(s.valueAt(3), 5.0 / 11, 0.1, "eleven of noughts and ones");
+        Means all = new Means(50, 100);
+        for (int i = 0; i < 50; i++) {
+            all.add(i, i);
+        }
+        assertEquals(all.series().size(), 50, "as they are");
+    }
+
     /** The disk fills up in the middle of a recording: what was written stays, what came since waits, and is written when there is room again. */
     @Test
     public void aFullDiskStopsNoRecording() {
