@@ -6,8 +6,13 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
+import tinperch.machine.Machine;
+import tinperch.trial.Channel;
 import tinperch.trial.Comparison;
+import tinperch.trial.Kept;
+import tinperch.trial.Run;
 import tinperch.trial.Trial;
+import tinperch.upgrade.Revision;
 
 /** A trial is written down against the baseline, or taken from what was recorded, and there after a restart. */
 public class TrialsTest extends WindowTest {
@@ -40,6 +45,26 @@ public class TrialsTest extends WindowTest {
         assertEquals(trials().size(), before);
         click("undo");
         assertEquals(trials().get(before), t);
+    }
+
+    /** The demo's carriage was logged on R4, 4 K below its limit; hotter by 10 K it is a cause, taken at a click. */
+    @Test
+    public void aSpotThatGotTooHotIsACauseInTheVerdict() throws Exception {
+        onFx(() -> {
+            desk.workshop().edit("hotter", s -> {
+                Machine m = s.machine("avocet").orElseThrow();
+                Run r = m.run("demo-carriage").orElseThrow();
+                Channel spot = r.first(Channel.Kind.SPOT).orElseThrow();
+                return s.with(m.with(r.with(spot.keeping(new Kept(74.1, true, 72.8, 0.02)))));
+            });
+            return null;
+        });
+        goTo(BLOWER, Station.VERDICT);
+        press("rung-p1-4");
+        press("cause-c4");
+        Revision r4 = desk.state().revisionsOf(BLOWER).stream().filter(r -> r.number() == 4).findFirst().orElseThrow();
+        assertEquals(r4.life().note(), "“Carriage, lower edge” reached 74.1 °C, 6.1 K above what PETG stands loaded (simulated)");
+        assertEquals(r4.life().end(), Revision.End.FAILED);
     }
 
     @Test

@@ -20,6 +20,7 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
+import tinperch.trial.limit.LoggedSpot;
 import tinperch.upgrade.Revision;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.export.Item;
@@ -108,7 +109,24 @@ final class RevisionDetail extends VBox {
                 Ui.text("Kept " + r.keptAt().format(DateTimeFormatter.ofPattern("d MMMM uuuu, HH:mm", java.util.Locale.ENGLISH))
                         + ". " + r.reason() + ".", "faint"),
                 Ui.label("Ran for", "field-label"), hours, Ui.label("How it ended", "field-label"), end,
-                Ui.label("What happened, where", "field-label"), note, gap(), back, again);
+                Ui.label("What happened, where", "field-label"), note, logged(r), gap(), back, again);
+    }
+
+    /** What was recorded on it: a spot that got too hot is a cause at a click. */
+    private VBox logged(Revision r) {
+        VBox all = new VBox(4);
+        for (LoggedSpot s : desk.state().machine(upgrade().machineId()).map(m -> LoggedSpot.of(r, m)).orElse(List.of())) {
+            all.getChildren().add(Ui.text(s.words() + ".", s.isOver() ? "look" : "faint"));
+            if (s.isOver()) {
+                Button cause = Ui.id(Ui.button("That ended it", null, () -> {
+                    getScene().getRoot().requestFocus();
+                    live(r, l -> new Revision.Life(l.hours(), Revision.End.FAILED, s.words()));
+                }), "cause-" + s.spot().id());
+                Ui.tip(cause, "Writes it down as what happened");
+                all.getChildren().add(cause);
+            }
+        }
+        return all;
     }
 
     private void live(Revision of, java.util.function.UnaryOperator<Revision.Life> change) {
