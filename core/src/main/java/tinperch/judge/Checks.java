@@ -10,6 +10,7 @@ import tinperch.check.DovetailCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
+import tinperch.check.MotionCheck;
 import tinperch.check.SpotCheck;
 import tinperch.check.OneBodyCheck;
 import tinperch.check.OverlapCheck;
@@ -39,6 +40,7 @@ public final class Checks {
             new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),
+            new MotionCheck(),
             new OverlapCheck(),
             new MarkCheck(),
             new SpotCheck());

@@ -95,7 +95,7 @@ final class DemoSurroundings {
         box("post", "", Kind.SOLID, -60, 40, -10, 30, 40, 210, 3, 0);
         box("base plate", "", Kind.SOLID, -80, 20, -16, 230, 190, 6, 0.5, 0);
         box("bed", "bed", Kind.SOLID, -2, 60, -4, 124, 124, 4, 5, 0);
-        box("arm", "arm", Kind.SOLID, -60, 62, 30, 190, 16, 16, 2, 0);
+        box("arm", "arm", Kind.SOLID, -57, 62, 30, 187, 16, 16, 2, 0);
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
         box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
         access("knob", -72, 45, 30, 12, 30, 30, "-x", 40);
