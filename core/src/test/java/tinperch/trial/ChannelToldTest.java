@@ -113,6 +113,23 @@ public class ChannelToldTest {
         assertTrue(contact.toString().contains("It moves with “Bed duty %” (correlation 1.00)"), contact.toString());
     }
 
+    /** A sensor that is wrong once does not make a part too hot; a reading typed once does. */
+    @Test
+    public void oneWrongSampleIsNoPeak() {
+        double[] s = new double[300];
+        float[] v = new float[300];
+        for (int i = 0; i < 300; i++) {
+            s[i] = i;
+            v[i] = i == 120 ? 480 : 60;
+        }
+        assertEquals(Kept.of(Series.of(s, v)).orElseThrow().peakC(), 60.0);
+        v[121] = 71;
+        v[122] = 71;
+        assertEquals(Kept.of(Series.of(s, v)).orElseThrow().peakC(), 71.0);
+        assertEquals(Kept.of(Series.of(new double[] {0, 600, 1200}, new float[] {60, 80, 78})).orElseThrow().peakC(), 80.0, "typed");
+        assertEquals(Kept.of(Series.of(new double[] {0}, new float[] {60})).orElseThrow().peakC(), 60.0);
+    }
+
     @Test
     public void beforeAgainstAfterInWords() {
         Series before = series(3600, t -> 96.5);

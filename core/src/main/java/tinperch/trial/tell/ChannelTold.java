@@ -142,7 +142,8 @@ public final class ChannelTold {
     /** With which heaters it moves together, and what they take to hold it. */
     private static void duties(Seen of, Optional<Steady> stood, List<Told> all) {
         for (Duty d : of.duties) {
-            Together.correlation(of.seen, d.percent).ifPresent(r -> {
+            // While something heats up its duty falls as it warms: only what moves about where it stands is told.
+            stood.flatMap(at -> optional(Together.correlation(of.seen.between(at.fromS(), at.toS()), d.percent))).ifPresent(r -> {
                 if (Math.abs(r) > MOVES_TOGETHER) {
                     all.add(Told.of("Together", "It moves " + (r > 0 ? "with" : "against") + " “" + d.name + "” (correlation " + Quantity.fixed(r, 2) + ")."));
                 }
@@ -150,6 +151,10 @@ public final class ChannelTold {
             stood.flatMap(at -> Steady.of(d.percent.between(at.fromS(), at.toS()))).filter(m -> m.mean() > 0 && of.channel.kind() == Channel.Kind.BED && d.name.toLowerCase(java.util.Locale.ROOT).startsWith("b"))
                     .ifPresent(m -> all.add(Told.of("Power", "It is on for " + Math.round(m.mean()) + " % of the time to hold that" + (d.powerW > 0 ? ", about " + Math.round(m.mean() / 100 * d.powerW) + " of " + Math.round(d.powerW) + " W." : "."))));
         }
+    }
+
+    private static Optional<Double> optional(OptionalDouble d) {
+        return d.isPresent() ? Optional.of(d.getAsDouble()) : Optional.empty();
     }
 
     /** Where block, spot and room stand at the same time, the spot's share of the rise and what it would be hotter. */
