@@ -120,16 +120,24 @@ final class RunView extends VBox {
         return Optional.empty();
     }
 
-    /** Opens samples that are not open yet, in the background. */
+    private List<String> wanted() {
+        return under == null ? List.of(run.id()) : List.of(run.id(), under.id());
+    }
+
+    /** Draws what is open; the rest is opened when somebody sees the page, which one made ahead is not. */
     private void open() {
-        List<String> wanted = new ArrayList<>();
-        wanted.add(run.id());
-        if (under != null) {
-            wanted.add(under.id());
-        }
-        readers.keySet().retainAll(wanted);
-        List<String> missing = wanted.stream().filter(id -> !readers.containsKey(id)).toList();
+        readers.keySet().retainAll(wanted());
         curves();
+        Platform.runLater(() -> {
+            if (Ui.isSeen(this)) {
+                openMissing();
+            }
+        });
+    }
+
+    /** Opens samples that are not open yet, in the background. */
+    private void openMissing() {
+        List<String> missing = wanted().stream().filter(id -> !readers.containsKey(id)).toList();
         if (missing.isEmpty()) {
             return;
         }
