@@ -53,8 +53,7 @@ public final class Begin {
         });
     }
 
-    /** An upgrade of a machine that nothing knows of yet, to be printed where that can be done. */
-    public static Upgrade fresh(Desk desk, Machine machine, String name) {
+    private static Upgrade fresh(Desk desk, Machine machine, String name) {
         String id = freshId("upgrade", i -> desk.state().upgrade(i).isPresent());
         Optional<Machine> host = desk.state().machines().stream()
                 .filter(m -> m.prints() && !m.id().equals(machine.id()) && m.state() == Machine.State.FIT)

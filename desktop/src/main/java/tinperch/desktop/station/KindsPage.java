@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Supplier;
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.beans.binding.Bindings;
@@ -41,7 +40,7 @@ final class KindsPage extends VBox implements View {
     private static final double PURPOSE_HEIGHT = 54;
 
     private final Desk desk;
-    private final Supplier<Upgrade> of;
+    private final String upgradeId;
     private final int partsBefore;
     private final TextField find = Ui.id(new TextField(), "find-kind");
     private final FlowPane groups = new FlowPane(26, 14);
@@ -49,11 +48,10 @@ final class KindsPage extends VBox implements View {
     private static final int FIRST_GROUPS = 1;
     private final PauseTransition rest = new PauseTransition(Duration.millis(60));
 
-    /** @param of the upgrade as it now is */
-    KindsPage(Desk desk, Supplier<Upgrade> of) {
+    KindsPage(Desk desk, String upgradeId) {
         super(12);
         this.desk = desk;
-        this.of = of;
+        this.upgradeId = upgradeId;
         partsBefore = upgrade().parts().size();
         getStyleClass().add("kinds");
         find.setPromptText("type what it should do: fan, hose, board …");
@@ -77,14 +75,8 @@ final class KindsPage extends VBox implements View {
         rest.play();
     }
 
-    /** The other rows do not come. */
-    KindsPage firstRowOnly() {
-        rest.stop();
-        return this;
-    }
-
     private Upgrade upgrade() {
-        return of.get();
+        return desk.state().upgrade(upgradeId).orElseThrow();
     }
 
     /** How many parts the upgrade had when this page was opened: one more, and the page has done its work. */

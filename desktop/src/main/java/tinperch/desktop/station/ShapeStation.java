@@ -51,7 +51,7 @@ final class ShapeStation extends BorderPane implements View {
     private void chooseKind() {
         leave();
         shownPart = "";
-        kinds = new KindsPage(desk, () -> desk.state().upgrade(upgradeId).orElseThrow());
+        kinds = new KindsPage(desk, upgradeId);
         setLeft(null);
         setTop(null);
         setCenter(kinds);

@@ -11,14 +11,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.desk.View;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.margins.MarginsTray;
 import tinperch.judge.Assessment;
-import tinperch.machine.Machine;
 import tinperch.upgrade.Upgrade;
 
 /** An upgrade: the run of stations, the station at hand, the margins tray below. */
@@ -55,12 +53,6 @@ public final class UpgradeView extends VBox implements View {
         VBox.setVgrow(pages, Priority.ALWAYS);
         getChildren().addAll(pages, tray);
         desk.assessmentProperty().addListener(onAssessment);
-    }
-
-    /** The page of kinds of an upgrade nobody has begun, so that what it is made of is known before somebody opens the first one. */
-    public static Node kindsAhead(Desk desk, Machine machine) {
-        Upgrade nobodys = Begin.fresh(desk, machine, "");
-        return new KindsPage(desk, () -> nobodys).firstRowOnly();
     }
 
     private Desk desk() {

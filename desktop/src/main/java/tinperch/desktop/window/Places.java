@@ -2,17 +2,14 @@ package tinperch.desktop.window;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.MachineView;
-import tinperch.desktop.station.UpgradeView;
 import tinperch.machine.Machine;
 
 /**
@@ -22,7 +19,6 @@ import tinperch.machine.Machine;
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
-    private static final int KINDS_TRIED = 3;
     private static final Duration REST = Duration.millis(300);
     /** A pause in somebody's edits, rather than one between two of them. */
     private static final Duration STILL = Duration.seconds(2);
@@ -32,7 +28,6 @@ final class Places extends StackPane {
     private final PauseTransition resting = new PauseTransition(REST);
     private final PauseTransition still = new PauseTransition(STILL);
     private MachineView spare;
-    private int kindsTried;
 
     Places(Desk desk) {
         this.desk = desk;
@@ -91,44 +86,20 @@ final class Places extends StackPane {
     }
 
     private void makeReady() {
-        if (desk.isClosed() || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
+        if (spare != null || desk.isClosed() || getScene() == null || getScene().getWindow() == null || !getScene().getWindow().isShowing()) {
             return;
         }
         if (kept.values().stream().anyMatch(s -> s.isVisible() && !s.isComplete())) {
             resting.playFromStart();
             return;
         }
-        Optional<Machine> next = desk.state().machines().stream().filter(m -> !kept.containsKey(m.id())).findFirst();
-        if (spare == null) {
-            spare = new MachineView(desk);
-            getChildren().add(0, spare);
-            layOut(spare);
-            Ui.putAway(spare, true);
-        } else if (kindsTried < KINDS_TRIED && !desk.state().machines().isEmpty()) {
-            tryKinds(desk.state().machines().get(0));
-            return;
-        } else {
-            return;
+        spare = new MachineView(desk);
+        getChildren().add(0, spare);
+        layOut(spare);
+        Ui.putAway(spare, true);
+        if (kept.size() < MOST) {
+            desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
         }
-        if (kept.size() < MOST && next.isPresent()) {
-            makeSheet(next.get().id());
-        }
-        resting.playFromStart();
-    }
-
-    /** Opens the page of kinds where nobody sees it, a few times: the first of a session takes three times as long as the next. */
-    private void tryKinds(Machine machine) {
-        kindsTried++;
-        Node page = UpgradeView.kindsAhead(desk, machine);
-        getChildren().add(0, page);
-        layOut((Region) page);
-        Ui.putAway(page, true);
-        PauseTransition drawn = new PauseTransition(REST);
-        drawn.setOnFinished(e -> {
-            getChildren().remove(page);
-            resting.playFromStart();
-        });
-        drawn.play();
     }
 
     /** Makes the sheet of a machine nobody has come to yet; the frames after bring its panels. */
@@ -139,7 +110,7 @@ final class Places extends StackPane {
         resting.playFromStart();
     }
 
-    private void layOut(Region view) {
+    private void layOut(MachineView view) {
         view.applyCss();
         view.resize(getWidth(), getHeight());
         view.layout();
