@@ -128,6 +128,10 @@ final class SurroundingsPanel extends StackPane implements View {
 
     /** A downloaded model has been unpacked. */
     private void reshape() {
+        // What changed while nobody looked is taken when somebody does; until then shapes and what is shown would not be of the same things.
+        if (desk.state().machine(machineId).filter(m -> m.surroundings() == shown).isEmpty()) {
+            return;
+        }
         shapes = shelf.of(machine());
         sites.refresh(machine());
         take();
