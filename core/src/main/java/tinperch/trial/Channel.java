@@ -80,6 +80,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
         return new Channel(id, name, Kind.of(name), "", "", "", 0, Optional.empty());
     }
 
+    /** Under another name. */
     public Channel withName(String next) {
         return new Channel(id, next, kind, of, revision, where, limitC, kept);
     }
@@ -94,6 +95,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
         return new Channel(id, name, kind, what, rev, where, limitC, kept);
     }
 
+    /** Measured at a place, in words. */
     public Channel where(String next) {
         return new Channel(id, name, kind, of, revision, next, limitC, kept);
     }

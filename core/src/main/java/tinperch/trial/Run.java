@@ -25,10 +25,12 @@ public record Run(String id, String name, LocalDateTime start, double lengthS, L
         note = note == null ? "" : note;
     }
 
+    /** Under another name. */
     public Run withName(String next) {
         return new Run(id, next, start, lengthS, channels, source, simulated, note);
     }
 
+    /** With other words on its conditions. */
     public Run withNote(String next) {
         return new Run(id, name, start, lengthS, channels, source, simulated, next);
     }

@@ -62,6 +62,7 @@ public final class Series {
         return steps[n / 2];
     }
 
+    /** How many samples. */
     public int size() {
         return to - from;
     }
@@ -71,6 +72,7 @@ public final class Series {
         return seconds[from + i];
     }
 
+    /** Value of a sample, in the channel's unit. */
     public double valueAt(int i) {
         return values[from + i];
     }
@@ -80,6 +82,7 @@ public final class Series {
         return size() == 0 ? 0 : seconds[from];
     }
 
+    /** Time of the last sample, s; 0 where there is none. */
     public double lastS() {
         return size() == 0 ? 0 : seconds[to - 1];
     }

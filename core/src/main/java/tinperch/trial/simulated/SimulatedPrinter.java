@@ -76,6 +76,7 @@ public final class SimulatedPrinter implements Simulated {
         return block.bodyC();
     }
 
+    /** How hot its bed is, °C. */
     public double bedC() {
         return bed.bodyC();
     }

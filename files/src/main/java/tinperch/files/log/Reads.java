@@ -21,10 +21,12 @@ public enum Reads {
         this.value = value;
     }
 
+    /** What they are, in words. */
     public String label() {
         return label;
     }
 
+    /** Whether they are temperatures. */
     public boolean isTemperature() {
         return this != PERCENT && this != PLAIN;
     }

@@ -83,14 +83,17 @@ public final class Recorder implements AutoCloseable {
         thread = new Latest("recording", deliverOn);
     }
 
+    /** The run its samples go into. */
     public String runId() {
         return runId;
     }
 
+    /** What it records from. */
     public String portName() {
         return port.name();
     }
 
+    /** Whether no hardware stands behind it. */
     public boolean isSimulated() {
         return port.isSimulated();
     }

@@ -18,6 +18,7 @@ public final class Bands {
         high = new float[64 * channels];
     }
 
+    /** How many stretches. */
     public int size() {
         return size;
     }
@@ -27,6 +28,7 @@ public final class Bands {
         return first[i];
     }
 
+    /** Last time of a stretch, s after the run's start. */
     public double lastS(int i) {
         return last[i];
     }
@@ -36,6 +38,7 @@ public final class Bands {
         return low[i * channels + channel];
     }
 
+    /** Highest value of a channel in a stretch; NaN where it has none. */
     public float high(int i, int channel) {
         return high[i * channels + channel];
     }

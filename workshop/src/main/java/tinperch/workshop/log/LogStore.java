@@ -74,6 +74,7 @@ public final class LogStore implements AutoCloseable {
         }
     }
 
+    /** Where it lies. */
     public Path file() {
         return file;
     }

@@ -71,6 +71,7 @@ public final class RunReader {
         }
     }
 
+    /** How many values a row has. */
     public int channels() {
         return channels;
     }
@@ -87,6 +88,7 @@ public final class RunReader {
         return now.chunks.isEmpty() ? now.tail.size() == 0 ? 0 : now.tail.firstS(0) : now.chunks.get(0).first;
     }
 
+    /** Last time, s after the run's start; 0 where it is empty. */
     public double lastS() {
         There now = there;
         return now.tail.size() > 0 ? now.tail.lastS(now.tail.size() - 1) : now.chunks.isEmpty() ? 0 : now.chunks.get(now.chunks.size() - 1).last;

@@ -21,6 +21,7 @@ public final class Typed {
 
     private Typed() {}
 
+    /** Whether a run was typed. */
     public static boolean is(Run r) {
         return r.source().equals(SOURCE);
     }
