@@ -1,5 +1,8 @@
 package tinperch.trial;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -7,7 +10,7 @@ import java.util.Optional;
  *
  * @param id within its run, its place among the samples of a row is that among the run's channels
  * @param kind what it is of
- * @param of which one: of a spot the upgrade and part, "upgrade/part", of a contact or wire the component's id; empty where it is not said
+ * @param of which one: of a spot the upgrade and part, "upgrade/part", of a contact or wire the component's id, of a target or duty the channel it drives; empty where it is not said
  * @param revision of the part, "R3"; empty where it is not said
  * @param where on it, in words
  * @param limitC a limit of its own, °C; 0 for none
@@ -43,9 +46,14 @@ public record Channel(String id, String name, Kind kind, String of, String revis
             return this == SPOT || this == CONTACT;
         }
 
+        /** Whether a board heats it. */
+        boolean isHeated() {
+            return this == HOT_END || this == BED || this == CHAMBER;
+        }
+
         /** What a name suggests: "Contact [°C]", "T0", "B/target". */
         public static Kind of(String name) {
-            String n = name.toLowerCase(java.util.Locale.ROOT).strip();
+            String n = name.toLowerCase(Locale.ROOT).strip();
             if (n.endsWith("/target") || n.contains("target") || n.contains("set point") || n.contains("setpoint")) {
                 return TARGET;
             }
@@ -78,6 +86,20 @@ public record Channel(String id, String name, Kind kind, String of, String revis
     /** One as a file names it. */
     public static Channel named(String id, String name) {
         return new Channel(id, name, Kind.of(name), "", "", "", 0, Optional.empty());
+    }
+
+    /** Those of a file, in its order: what drives one of the others says which, as its name does: "B/target", "B@", "@0" (of T0), "Bed duty %". */
+    public static List<Channel> allNamed(List<String> names) {
+        List<Channel> all = new ArrayList<>();
+        names.forEach(n -> all.add(named("c" + all.size(), n)));
+        all.replaceAll(c -> c.kind == Kind.TARGET || c.kind == Kind.DUTY ? c.of(driven(c.name, all), "") : c);
+        return all;
+    }
+
+    private static String driven(String name, List<Channel> all) {
+        String base = name.toLowerCase(Locale.ROOT).replaceAll("/target|target|set ?point|duty|pwm|[@%]", " ").strip();
+        String of = base.isEmpty() ? "t" : base.matches("\\d") ? "t" + base : base;
+        return all.stream().filter(c -> c.name.strip().equalsIgnoreCase(of)).findFirst().or(() -> all.stream().filter(c -> c.kind.isHeated() && c.kind == Kind.of(of)).findFirst()).map(Channel::id).orElse("");
     }
 
     /** Under another name. */

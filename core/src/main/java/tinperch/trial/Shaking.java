@@ -120,7 +120,7 @@ public record Shaking(double hz, double peak, OptionalDouble damping) {
             m++;
         }
         double slope = m < 3 ? 0 : (m * sty - st * sy) / (m * stt - st * st);
-        return slope < 0 ? OptionalDouble.of(-slope / Math.hypot(slope, 2 * Math.PI * hz)) : OptionalDouble.empty();
+        return slope < 0 ? OptionalDouble.of(dampingOf(1, Math.exp(slope / hz), 1)) : OptionalDouble.empty();
     }
 
     /** ζ of the logarithmic decrement δ = ln(x₀ / x_n) / n of two swings n apart. */

@@ -105,11 +105,11 @@ public class ChannelToldTest {
     public void whatAHeaterTakesAndWhatMovesWithIt() {
         Series duty = series(3600, t -> 62);
         List<Told> bed = ChannelTold.of(new ChannelTold.Seen(Channel.named("c0", "Bed"), series(3600, t -> 90), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(),
-                List.of(new ChannelTold.Duty("Bed duty %", duty, 270))));
+                List.of(new ChannelTold.Duty("Heater 2", duty, 270, true))));
         assertTrue(bed.toString().contains("62 % of the time to hold that, about 167 of 270 W"), bed.toString());
         Series swings = series(3600, t -> 50 + 30 * Math.sin(t / 90));
         List<Told> contact = ChannelTold.of(new ChannelTold.Seen(CONTACT, series(3600, t -> 70 + 4 * Math.sin(t / 90)), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.empty(),
-                List.of(new ChannelTold.Duty("Bed duty %", swings, 0))));
+                List.of(new ChannelTold.Duty("Bed duty %", swings, 0, false))));
         assertTrue(contact.toString().contains("It moves with “Bed duty %” (correlation 1.00)"), contact.toString());
     }
 
@@ -189,6 +189,15 @@ public class ChannelToldTest {
         // f ∝ 1/√m: 12 Hz instead of 13.2 is what (13.2 / 12)² = 1.21 times the mass does.
         String push = ChannelTold.of(new ChannelTold.Seen(Channel.named("c", "x"), Series.of(s, v), List.of(), Optional.empty(), Optional.empty(), Optional.empty(), OptionalDouble.of(13.2), List.of())).toString();
         assertTrue(push.contains("9 % slower") && push.matches("(?s).*1\\.2\\d times what was weighed.*"), push);
+    }
+
+    /** What drives a channel belongs to it by what the file calls it, whatever it is called later. */
+    @Test
+    public void whatDrivesAChannelSaysWhich() {
+        assertEquals(Channel.allNamed(List.of("T0", "T0/target", "T1", "T1/target", "B", "B/target", "@0", "@1", "B@", "Bed duty %", "fan duty", "q")).stream().map(Channel::of).toList(),
+                List.of("", "c0", "", "c2", "", "c4", "c0", "c2", "c4", "c4", "", ""));
+        assertEquals(Channel.allNamed(List.of("T", "@")).get(1).of(), "c0");
+        assertEquals(Channel.allNamed(List.of("Bed", "Target")).get(1).withName("wanted").kind(), Channel.Kind.TARGET);
     }
 
     @Test

@@ -40,10 +40,11 @@ public final class ChannelTold {
     /**
      * A heater that was on while it was recorded.
      *
+     * @param heatsIt whether it heats the channel that is told of
      * @param name of its channel, {@code percent} how much of the time it was on
      * @param powerW what it takes when it is on, W; 0 where it is not known
      */
-    public record Duty(String name, Series percent, double powerW) {}
+    public record Duty(String name, Series percent, double powerW, boolean heatsIt) {}
 
     /** Everything, what matters most first. */
     public static List<Told> of(Seen of) {
@@ -148,7 +149,7 @@ public final class ChannelTold {
                     all.add(Told.of("Together", "It moves " + (r > 0 ? "with" : "against") + " “" + d.name + "” (correlation " + Quantity.fixed(r, 2) + ")."));
                 }
             });
-            stood.flatMap(at -> Steady.of(d.percent.between(at.fromS(), at.toS()))).filter(m -> m.mean() > 0 && of.channel.kind() == Channel.Kind.BED && d.name.toLowerCase(java.util.Locale.ROOT).startsWith("b"))
+            stood.flatMap(at -> Steady.of(d.percent.between(at.fromS(), at.toS()))).filter(m -> m.mean() > 0 && d.heatsIt)
                     .ifPresent(m -> all.add(Told.of("Power", "It is on for " + Math.round(m.mean()) + " % of the time to hold that" + (d.powerW > 0 ? ", about " + Math.round(m.mean() / 100 * d.powerW) + " of " + Math.round(d.powerW) + " W." : "."))));
         }
     }

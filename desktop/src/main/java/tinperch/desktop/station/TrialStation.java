@@ -76,7 +76,7 @@ final class TrialStation extends GridPane implements View {
         TrialSources.Source was = Choice.in(first, null);
         TrialSources.Source is = Choice.in(second, null);
         if (was != null && is != null) {
-            form.take(was.label().substring(was.label().lastIndexOf(": ") + 2), was.measured(), is.measured());
+            form.take(was.what(), was.measured(), is.measured());
         }
     }
 

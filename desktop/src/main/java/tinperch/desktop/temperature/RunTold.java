@@ -2,7 +2,6 @@ package tinperch.desktop.temperature;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 import tinperch.machine.Machine;
 import tinperch.machine.book.ComponentKind;
@@ -26,7 +25,7 @@ record RunTold(Machine machine, Run run, RunReader samples, Channel channel, Lis
         List<Told> all = new ArrayList<>();
         try {
             Series s = series(samples, run, channel);
-            all.addAll(ChannelTold.of(new ChannelTold.Seen(channel, s, limits, run.channels().stream().filter(k -> k.kind() == Channel.Kind.TARGET && k.name().startsWith(channel.name())).findFirst().map(this::series),
+            all.addAll(ChannelTold.of(new ChannelTold.Seen(channel, s, limits, run.channels().stream().filter(k -> k.kind() == Channel.Kind.TARGET && k.of().equals(channel.id())).findFirst().map(this::series),
                     run.first(Channel.Kind.HOT_END).or(() -> run.first(Channel.Kind.BED)).map(this::series), run.first(Channel.Kind.ROOM).map(this::series), pushHz(), duties())));
             if (beforeSamples != null) {
                 before.channels().stream().filter(k -> k.kind() == channel.kind() && (k.of().equals(channel.of()) || k.name().equals(channel.name()))).findFirst()
@@ -45,7 +44,7 @@ record RunTold(Machine machine, Run run, RunReader samples, Channel channel, Lis
 
     private List<ChannelTold.Duty> duties() {
         double bedW = machine.book().at(run.start().toLocalDate(), "").components().stream().filter(x -> x.kind() == ComponentKind.BED).mapToDouble(x -> x.ratings().powerW()).findFirst().orElse(0);
-        return run.channels().stream().filter(k -> k.kind() == Channel.Kind.DUTY).map(k -> new ChannelTold.Duty(k.name(), series(k), k.name().toLowerCase(Locale.ROOT).startsWith("b") ? bedW : 0)).toList();
+        return run.channels().stream().filter(k -> k.kind() == Channel.Kind.DUTY).map(k -> new ChannelTold.Duty(k.name(), series(k), run.first(Channel.Kind.BED).filter(b -> b.id().equals(k.of())).isPresent() ? bedW : 0, k.of().equals(channel.id()))).toList();
     }
 
     private Series series(Channel c) {

@@ -22,7 +22,7 @@ public final class DemoLogs {
     private static final Run AFTER = new Run("demo-contact-after", "Bed at 100 °C, module on the bench", LocalDateTime.of(2026, 11, 14, 17, 45), 3 * 3600 - 1, contacts(new Kept(52.9, true, 51.8, 0.01), new Kept(100.5, true, 100, 0.01), new Kept(21, true, 20.5, 0.01)), BEFORE.source(), true,
             "Switching module clamped to the bench, before its mount was drawn");
     private static final Run CARRIAGE = new Run("demo-carriage", "Hull rib, four hours", LocalDateTime.of(2026, 10, 11, 9, 5), 4 * 3600 - 2,
-            List.of(Channel.named("c0", "T").keeping(new Kept(210.6, true, 209.1, 0.04)), Channel.named("c1", "T/target"), Channel.named("c2", "Bed").keeping(new Kept(60.4, true, 59.9, 0.11)),
+            List.of(Channel.named("c0", "T").keeping(new Kept(210.6, true, 209.1, 0.04)), Channel.named("c1", "T/target").of("c0", ""), Channel.named("c2", "Bed").keeping(new Kept(60.4, true, 59.9, 0.11)),
                     Channel.named("c3", "Room").keeping(new Kept(22.5, true, 22, 0.01)),
                     Channel.named("c4", "Carriage, lower edge").withKind(Channel.Kind.SPOT).of("avocet-blower/p1", "R4").where("lower edge, above the block").keeping(new Kept(64.1, true, 62.8, 0.02))),
             "the board's reports and a thermocouple", true, "With the sock on, fan at half");
@@ -31,7 +31,7 @@ public final class DemoLogs {
 
     /** What is kept was reckoned from the samples below once, so that a demo can be begun without them. */
     private static List<Channel> contacts(Kept contact, Kept bed, Kept room) {
-        return List.of(CONTACT.keeping(contact), Channel.named("c1", "Bed").keeping(bed), Channel.named("c2", "Room").keeping(room), Channel.named("c3", "Bed duty %"));
+        return List.of(CONTACT.keeping(contact), Channel.named("c1", "Bed").keeping(bed), Channel.named("c2", "Room").keeping(room), Channel.named("c3", "Bed duty %").of("c1", ""));
     }
 
     /** Avocet with its runs. */

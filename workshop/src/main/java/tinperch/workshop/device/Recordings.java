@@ -71,9 +71,7 @@ public final class Recordings implements AutoCloseable {
         }
         statuses.put(machineId, s);
         if (s.rows() > 0 && put.add(id)) {
-            List<Channel> channels = new ArrayList<>();
-            s.channels().forEach(c -> channels.add(Channel.named("c" + channels.size(), c)));
-            Run run = new Run(id, "Recorded " + NAME.format(start), start, s.seconds(), channels, port.name(), port.isSimulated(), "");
+            Run run = new Run(id, "Recorded " + NAME.format(start), start, s.seconds(), Channel.allNamed(s.channels()), port.name(), port.isSimulated(), "");
             workshop.edit("record", w -> w.machine(machineId).map(m -> w.with(m.with(run))).orElse(w));
         }
         if (s.ended()) {

@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -66,11 +65,7 @@ public final class Taking implements AutoCloseable {
 
     /** The channels that a file would give. */
     public static List<Channel> channels(Seen seen, LogLayout layout) {
-        List<Channel> all = new ArrayList<>();
-        for (String name : seen.isBoard() ? seen.board() : layout.fields().stream().map(LogLayout.Field::name).toList()) {
-            all.add(Channel.named("c" + all.size(), name));
-        }
-        return all;
+        return Channel.allNamed(seen.isBoard() ? seen.board() : layout.fields().stream().map(LogLayout.Field::name).toList());
     }
 
     /**
