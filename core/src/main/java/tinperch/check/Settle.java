@@ -21,6 +21,10 @@ public record Settle(By by, String of, String label) {
         MATERIAL,
         /** Check a downloaded model against the real thing. */
         MODEL,
+        /** Say in the machine's book. */
+        BOOK,
+        /** Record a temperature. */
+        LOG,
         /** Reckon once more. */
         AGAIN
     }

@@ -5,8 +5,10 @@ import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.BushCheck;
+import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
+import tinperch.check.HeatCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
@@ -43,7 +45,9 @@ public final class Checks {
             new MotionCheck(),
             new OverlapCheck(),
             new MarkCheck(),
-            new SpotCheck());
+            new SpotCheck(),
+            new HeatCheck(),
+            new ChamberCheck());
 
     private Checks() {}
 }

@@ -15,8 +15,9 @@ import java.util.Optional;
  * @param where on it, in words
  * @param limitC a limit of its own, °C; 0 for none
  * @param kept what was reckoned of its samples when they were taken in; empty before
+ * @param spot the place on the part, when it was pointed at
  */
-public record Channel(String id, String name, Kind kind, String of, String revision, String where, double limitC, Optional<Kept> kept) {
+public record Channel(String id, String name, Kind kind, String of, String revision, String where, double limitC, Optional<Kept> kept, Optional<SpotAt> spot) {
     public Channel {
         name = name == null ? "" : name;
         kind = kind == null ? Kind.OTHER : kind;
@@ -25,6 +26,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
         where = where == null ? "" : where;
         limitC = Double.isFinite(limitC) ? limitC : 0;
         kept = kept == null ? Optional.empty() : kept;
+        spot = spot == null ? Optional.empty() : spot;
     }
 
     /** What a channel is of. */
@@ -85,7 +87,7 @@ public record Channel(String id, String name, Kind kind, String of, String revis
 
     /** One as a file names it. */
     public static Channel named(String id, String name) {
-        return new Channel(id, name, Kind.of(name), "", "", "", 0, Optional.empty());
+        return new Channel(id, name, Kind.of(name), "", "", "", 0, Optional.empty(), Optional.empty());
     }
 
     /** Those of a file, in its order: what drives one of the others says which, as its name does: "B/target", "B@", "@0" (of T0), "Bed duty %". */
@@ -104,32 +106,37 @@ public record Channel(String id, String name, Kind kind, String of, String revis
 
     /** Under another name. */
     public Channel withName(String next) {
-        return new Channel(id, next, kind, of, revision, where, limitC, kept);
+        return new Channel(id, next, kind, of, revision, where, limitC, kept, spot);
     }
 
     /** Of another kind; what it was of is forgotten. */
     public Channel withKind(Kind next) {
-        return new Channel(id, name, next, next == kind ? of : "", next == kind ? revision : "", where, limitC, kept);
+        return new Channel(id, name, next, next == kind ? of : "", next == kind ? revision : "", where, limitC, kept, next == kind ? spot : Optional.empty());
     }
 
     /** Of a part's spot or of a component. */
     public Channel of(String what, String rev) {
-        return new Channel(id, name, kind, what, rev, where, limitC, kept);
+        return new Channel(id, name, kind, what, rev, where, limitC, kept, what.equals(of) ? spot : Optional.empty());
     }
 
     /** Measured at a place, in words. */
     public Channel where(String next) {
-        return new Channel(id, name, kind, of, revision, next, limitC, kept);
+        return new Channel(id, name, kind, of, revision, next, limitC, kept, spot);
+    }
+
+    /** At a place on the part that was pointed at. */
+    public Channel at(SpotAt next) {
+        return new Channel(id, name, kind, of, revision, where, limitC, kept, Optional.of(next));
     }
 
     /** With a limit of its own, °C; 0 for none. */
     public Channel withLimit(double nextC) {
-        return new Channel(id, name, kind, of, revision, where, nextC, kept);
+        return new Channel(id, name, kind, of, revision, where, nextC, kept, spot);
     }
 
     /** With what was reckoned of its samples. */
     public Channel keeping(Kept what) {
-        return new Channel(id, name, kind, of, revision, where, limitC, Optional.of(what));
+        return new Channel(id, name, kind, of, revision, where, limitC, Optional.of(what), spot);
     }
 
     /** Whether its values are temperatures. */

@@ -17,9 +17,10 @@ import tinperch.solid.Vec3;
  * @param of for a plate the sheet its holes were read on, for a model its id; empty for the others
  * @param turnDeg for a model the turn about {@code along}, degrees
  * @param way for access where a hand or a tool comes from, for a cone where it opens to: x, -x, y, -y, z, -z; empty where that does not matter
+ * @param sock whether a soft insulating sock covers a hot one
  */
 public record Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
-        double clearanceMm, double tempC, String of, double turnDeg, String way) {
+        double clearanceMm, double tempC, String of, double turnDeg, String way, boolean sock) {
     /** What a hand or a tool wants free before what it must get to, where nothing else is said (value from memory). */
     private static final double HAND_MM = 100;
 
@@ -29,16 +30,22 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
         way = way == null || !way.matches("-?[xyz]") ? "" : way;
     }
 
+    /** One that no sock covers. */
+    public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
+            double clearanceMm, double tempC, String of, double turnDeg, String way) {
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, way, false);
+    }
+
     /** One that has no way. */
     public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
             double clearanceMm, double tempC, String of, double turnDeg) {
-        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, "");
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, "", false);
     }
 
     /** One that needs no sheet and no model. */
     public Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
             double clearanceMm, double tempC) {
-        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, "", 0, "");
+        this(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, "", 0, "", false);
     }
 
     /** What it means for a part. */
@@ -77,22 +84,22 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
     }
 
     public Neighbour sized(Vec3 next) {
-        return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg, way);
+        return new Neighbour(id, name, group, kind, form, corner, next, along, clearanceMm, tempC, of, turnDeg, way, sock);
     }
 
     /** The same again, beside it to the right. */
     public Neighbour again(String freshId) {
-        return new Neighbour(freshId, name + ", copy", group, kind, form, corner.plus(Vec3.X.times(size.x() + 5)), size, along, clearanceMm, tempC, of, turnDeg, way);
+        return new Neighbour(freshId, name + ", copy", group, kind, form, corner.plus(Vec3.X.times(size.x() + 5)), size, along, clearanceMm, tempC, of, turnDeg, way, sock);
     }
 
     /** Moving with another group. */
     public Neighbour in(String other) {
-        return new Neighbour(id, name, other, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, way);
+        return new Neighbour(id, name, other, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, way, sock);
     }
 
     /** With its lowest corner elsewhere. */
     public Neighbour at(Vec3 next) {
-        return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg, way);
+        return new Neighbour(id, name, group, kind, form, next, size, along, clearanceMm, tempC, of, turnDeg, way, sock);
     }
 
     /** Its box with its group shifted. */
@@ -103,7 +110,12 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
 
     /** With another way. */
     public Neighbour going(String next) {
-        return new Neighbour(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, next);
+        return new Neighbour(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, next, sock);
+    }
+
+    /** With a sock over it, or without. */
+    public Neighbour socked(boolean next) {
+        return new Neighbour(id, name, group, kind, form, corner, size, along, clearanceMm, tempC, of, turnDeg, way, next);
     }
 
     /** The direction {@code way} names; empty where it has none. */

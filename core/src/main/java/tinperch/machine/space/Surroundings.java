@@ -179,7 +179,7 @@ public record Surroundings(List<Axis> axes, List<Group> groups, List<Neighbour> 
         double middle = neighbour(datumId()).map(d -> d.corner().x() + d.size().x() / 2).orElse(0.0);
         String name = n.name().contains("left") ? n.name().replace("left", "right") : n.name().contains("right") ? n.name().replace("right", "left") : n.name() + ", other side";
         return new Neighbour(freshId, name, n.group(), n.kind(), n.form(), new Vec3(2 * middle - n.corner().x() - n.size().x(), n.corner().y(), n.corner().z()), n.size(),
-                n.along(), n.clearanceMm(), n.tempC(), n.of(), n.turnDeg());
+                n.along(), n.clearanceMm(), n.tempC(), n.of(), n.turnDeg(), "", n.sock());
     }
 
     /** Without a neighbour and the distances read to it. */

@@ -3,6 +3,7 @@ package tinperch.trial.limit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tinperch.machine.AirAround;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
@@ -30,6 +31,9 @@ public final class Limits {
             case CONTACT -> component(machine, channel.of()).ifPresent(c -> rated(c, all));
             case HOT_END -> fitted(machine, run, ComponentKind.HOT_END).ifPresent(c -> rated(c, all));
             case BED -> fitted(machine, run, ComponentKind.BED).ifPresent(c -> rated(c, all));
+            case CHAMBER -> run.channels().stream().filter(t -> t.kind() == Channel.Kind.TARGET && t.of().equals(channel.id())).findFirst().flatMap(Channel::kept)
+                    .map(k -> new LimitLine("chamber's target", k.peakC(), "What the board was told in this run.")).or(() -> Optional.of(AirAround.tempC(machine)).filter(c -> c > AirAround.ROOM_C)
+                            .map(c -> new LimitLine("usual chamber", c, "Said in the machine's book."))).ifPresent(all::add);
             default -> { }
         }
         all.sort(java.util.Comparator.comparingDouble(LimitLine::tempC));

@@ -264,6 +264,8 @@ public final class Desk implements AutoCloseable {
                     changed();
                 }
             });
+            case BOOK -> machine().ifPresent(m -> goTo(m, Page.BOOK));
+            case LOG -> machine().ifPresent(m -> goTo(m, Page.TEMPERATURES));
             case AGAIN -> {
                 looked = null;
                 changed();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -53,6 +54,7 @@ final class NeighbourForm extends Column {
     private final TextField[] size = numbers("neighbour-size", "long", "deep", "high");
     private final TextField clearance = number("neighbour-clearance", "free");
     private final TextField temp = number("neighbour-temp", "°C");
+    private final CheckBox sock = Ui.id(new CheckBox("with a sock"), "neighbour-sock");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "neighbour-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "neighbour-put");
     private final Button copy = Ui.id(Ui.button("Copy", null, this::copy), "neighbour-copy");
@@ -91,8 +93,10 @@ final class NeighbourForm extends Column {
         kind.getSelectionModel().select(0);
         form.getSelectionModel().select(0);
         put.getStyleClass().add("accent");
+        HBox heat = line("free around, at", clearance, temp);
+        heat.getChildren().add(sock);
         getChildren().addAll(new HBox(6, name, kind), new HBox(6, form, along, group, with), special, usual,
-                line("lowest corner", at), sizes, line("free around, at", clearance, temp),
+                line("lowest corner", at), sizes, heat,
                 new HBox(6, put, copy, mirror, remove), complaint);
         name.addEventHandler(KeyEvent.KEY_PRESSED, e -> {
             if (e.getCode() == KeyCode.ENTER && e.isShortcutDown() && usual.isVisible()) {
@@ -118,6 +122,7 @@ final class NeighbourForm extends Column {
         Ui.see(sizes, f != Neighbour.Form.MODEL);
         boolean cone = f == Neighbour.Form.CONE;
         Ui.see(special, cone || kind() == Neighbour.Kind.ACCESS || f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
+        Ui.see(sock, kind() == Neighbour.Kind.HOT);
         boolean access = kind() == Neighbour.Kind.ACCESS;
         Ui.see(way, cone || access);
         Choice.fill(way, cone ? Ways.OPENING : Ways.COMING, Choice.in(way, cone ? "-z" : ""));
@@ -245,6 +250,7 @@ final class NeighbourForm extends Column {
         }
         clearance.setText(n == null ? "" : Quantity.mm(n.clearanceMm()));
         temp.setText(n == null || n.tempC() == 0 ? "" : Quantity.show(n.tempC(), Unit.CELSIUS));
+        sock.setSelected(n != null && n.sock());
     }
 
     private void put() {
@@ -257,7 +263,7 @@ final class NeighbourForm extends Column {
                     Choice.in(group, ""),
                     kind(),
                     f, vector(at), f == Neighbour.Form.MODEL ? Vec3.ZERO : vector(size), axis, value(clearance, Unit.MM, 3),
-                    value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0, way.isVisible() ? Choice.in(way, "") : "");
+                    value(temp, Unit.CELSIUS, 0), which, f == Neighbour.Form.MODEL ? turned : 0, way.isVisible() ? Choice.in(way, "") : "", sock.isVisible() && sock.isSelected());
             Neighbour made = machine.get().model(which).filter(m -> f == Neighbour.Form.MODEL)
                     .map(m -> n.sized(NeighbourMesh.laidDown(m.sizeMm(), n.direction(), turned))).orElse(n);
             boolean fresh = editing == null;

@@ -123,6 +123,7 @@ final class DemoBooks {
         b.set("steps.x", 160, came, "", "fine steps");
         b.set("steps.y", 160, came, "", "fine steps");
         b.set("accel.x", 3000, came, "", "light gantry");
+        b.set("temp.chamber", 55, came, "", "what it comes to after an hour of ABS");
         b.set("nozzle.bore", 0.4, came, "fine", "stamped on it");
         b.set("steps.e", 690, came, "fine", "measured");
         b.set("probe.z", -1.12, came, "fine", "touched off");

@@ -1,0 +1,48 @@
+package tinperch.check;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import tinperch.fact.Facts;
+import tinperch.machine.AirAround;
+import tinperch.material.Material;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
+
+/** Does the material stand the air its machine keeps it in? What is in a warm box is as warm as the box after an hour; ten kelvin are to be left (common practice). */
+public final class ChamberCheck implements Check {
+    private static final double SPARE_K = 10;
+
+    @Override
+    public String about() {
+        return "surroundings' temperature";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        Optional<Material> m = Material.find(c.part().material());
+        if (m.isEmpty()) {
+            return List.of();
+        }
+        if (AirAround.isUnknown(c.machine())) {
+            return List.of(Finding.of("chamber", Severity.CANT_TELL, "How warm " + c.machine().name() + " gets inside is not said", "It is enclosed. Say its usual chamber temperature in the book; " + m.get().name() + " stands "
+                    + Quantity.show(m.get().useLimitC(), Unit.CELSIUS) + " loaded.").about(Subject.PRINTING).settledBy(Settle.By.BOOK, "", "say how warm it gets"));
+        }
+        double air = AirAround.tempC(c.machine());
+        double limit = m.get().useLimitC() - SPARE_K;
+        if (air <= AirAround.ROOM_C) {
+            return List.of();
+        }
+        Margin margin = new Margin(air, limit, Unit.CELSIUS, false);
+        String why = m.get().name() + " stands " + Quantity.show(m.get().useLimitC(), Unit.CELSIUS) + " loaded (value from memory), and " + Math.round(SPARE_K) + " K are to be left (common practice).";
+        if (air <= limit) {
+            return List.of(Finding.of("chamber", Severity.FINE, m.get().name() + " stands the air inside, " + Quantity.show(air, Unit.CELSIUS), why).measured(margin));
+        }
+        List<Remedy> others = Material.STANDARD.stream().filter(o -> o.useLimitC() - SPARE_K >= air && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
+                .sorted(Comparator.comparingDouble(Material::useLimitC)).limit(2).map(o -> Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))).toList();
+        return List.of(Finding.of("chamber", air > m.get().useLimitC() ? Severity.STOP : Severity.LOOK, "It stands in air of " + Quantity.show(air, Unit.CELSIUS) + ", " + m.get().name() + (air > m.get().useLimitC() ? " does not stand that" : " barely stands that"), why)
+                .measured(margin).with(others));
+    }
+}

@@ -1,0 +1,136 @@
+package tinperch.fact;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tinperch.heat.Around;
+import tinperch.heat.HeatMap;
+import tinperch.heat.HeatModel;
+import tinperch.heat.HotBody;
+import tinperch.machine.AirAround;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Shape;
+import tinperch.machine.space.Surroundings;
+import tinperch.material.Material;
+import tinperch.part.form.Piece;
+import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
+import tinperch.solid.query.TriangleTree;
+import tinperch.upgrade.Case;
+
+/**
+ * How warm the pieces of a part on its site get for good, near what is hot on its machine, axes at home. What it touches that is not hot takes no heat off it, what it carries
+ * shades nothing, pieces do not warm each other; hot things count as their boxes. Empty without a site, a part or a material.
+ */
+public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
+    public static final HeatFact HEAT = new HeatFact();
+    /** To still air, W/m²K (common practice: 8…12). */
+    public static final double FILM_WM2K = 10;
+    /** A sock's outside has this share of the block's rise over the room (value from memory: 120 °C on a block at 240 °C). */
+    private static final double SOCK_SHARE = 0.44;
+    /** Through the air heat is felt this near at most, mm. */
+    private static final double AIR_MM = 12;
+    /** Radiation that warms a face which looks straight at it by less than this is not felt, K. */
+    public static final double FELT_K = 3;
+
+    private HeatFact() {}
+
+    /**
+     * What was found.
+     *
+     * @param anyHot whether anything hot is drawn on the machine at all
+     * @param nearestMm from the part to the nearest hot thing, box to box; infinite where there is none
+     */
+    public record Answer(List<Warm> pieces, boolean anyHot, double nearestMm, double roomC) {
+        public Answer {
+            pieces = List.copyOf(pieces);
+        }
+    }
+
+    /**
+     * A piece near something hot.
+     *
+     * @param place of the piece as it lies on the bed, in the map's coordinates
+     */
+    public record Warm(Piece piece, Placement place, HeatMap map) {}
+
+    @Override
+    public Object inputs(Case c, Facts facts) {
+        return List.of(RestFact.REST.inputs(c, facts), Material.find(c.part().material()).map(Material::conductivityWmK), AirAround.tempC(c.machine()));
+    }
+
+    @Override
+    public Optional<Answer> compute(Case c, Facts facts) {
+        Optional<Placement> place = RestFact.inMachine(c, facts);
+        Optional<Material> material = Material.find(c.part().material());
+        List<MeshesFact.Made> made = facts.get(MeshesFact.BARE).pieces();
+        if (place.isEmpty() || material.isEmpty() || made.isEmpty()) {
+            return Optional.empty();
+        }
+        double roomC = AirAround.tempC(c.machine());
+        List<HotBody> hot = hot(c, roomC);
+        Surroundings space = c.machine().surroundings();
+        Placement here = place.get().moved(space.shift(c.site().orElseThrow().group(), space.home()));
+        List<TriangleTree> trees = facts.get(TreesFact.TREES);
+        List<Around.Screen> screens = screens(c, facts);
+        for (int i = 0; i < made.size(); i++) {
+            screens.add(new Around.Screen(trees.get(i), here.times(made.get(i).piece().place())));
+        }
+        List<Warm> all = new ArrayList<>();
+        double nearest = Double.POSITIVE_INFINITY;
+        for (MeshesFact.Made m : made) {
+            facts.stop().check();
+            Placement at = here.times(m.piece().place());
+            Mesh mesh = m.mesh().placed(at);
+            List<HotBody> felt = new ArrayList<>();
+            for (HotBody h : hot) {
+                Vec3 way = way(mesh.bounds(), h.box());
+                nearest = Math.min(nearest, way.length());
+                if (way.length() < AIR_MM || HeatModel.mostRiseK(way, h, roomC, FILM_WM2K) > FELT_K) {
+                    felt.add(h);
+                }
+            }
+            if (!felt.isEmpty()) {
+                Around around = new Around(roomC, FILM_WM2K, felt, screens);
+                all.add(new Warm(m.piece(), at, HeatModel.of(mesh, material.get().conductivityWmK(), around, HeatModel.cellMm(mesh, HeatModel.CELLS), facts.hands(), facts.stop())));
+            }
+        }
+        return Optional.of(new Answer(all, !hot.isEmpty(), nearest, roomC));
+    }
+
+    /** What is hot, where it stands with the axes at home. */
+    private static List<HotBody> hot(Case c, double roomC) {
+        Surroundings space = c.machine().surroundings();
+        return space.neighbours().stream().filter(n -> n.kind() == Neighbour.Kind.HOT && n.tempC() > roomC).map(n -> new HotBody(n.id(), n.bounds(space.shift(n.group(), space.home())), surfaceC(n, roomC),
+                n.sock() ? HotBody.DULL : HotBody.BARE)).toList();
+    }
+
+    /** How warm it is outside, °C. */
+    public static double surfaceC(Neighbour n, double roomC) {
+        return n.sock() ? roomC + SOCK_SHARE * (n.tempC() - roomC) : n.tempC();
+    }
+
+    private static List<Around.Screen> screens(Case c, Facts facts) {
+        Surroundings space = c.machine().surroundings();
+        Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
+        List<Around.Screen> all = new ArrayList<>();
+        for (Neighbour n : space.neighbours()) {
+            if (n.kind() == Neighbour.Kind.SOLID) {
+                all.add(new Around.Screen(shapes.get(n.id()).tree(), Placement.HERE.moved(space.shift(n.group(), space.home()))));
+            }
+        }
+        return all;
+    }
+
+    /** The shortest way from one box to another. */
+    private static Vec3 way(Bounds a, Bounds b) {
+        return new Vec3(way(a.min().x(), a.max().x(), b.min().x(), b.max().x()), way(a.min().y(), a.max().y(), b.min().y(), b.max().y()), way(a.min().z(), a.max().z(), b.min().z(), b.max().z()));
+    }
+
+    private static double way(double a0, double a1, double b0, double b1) {
+        return b0 > a1 ? b0 - a1 : b1 < a0 ? b1 - a0 : 0;
+    }
+}

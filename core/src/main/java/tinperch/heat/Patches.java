@@ -1,0 +1,229 @@
+package tinperch.heat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import tinperch.solid.Mesh;
+import tinperch.solid.Stop;
+import tinperch.solid.Vec3;
+
+/** The surface of a solid, cut exactly along the walls of a grid's cells: one patch for each cell and each of the six ways its pieces mostly face. */
+final class Patches {
+    /** Of each patch: the cell it belongs to, area in mm², middle, normal, and how far it lies before the cell's middle, mm; negative behind it. */
+    final int[] cell;
+    final double[] areaMm2;
+    final Vec3[] middle;
+    final Vec3[] normal;
+    final double[] depthMm;
+    /** Pieces of triangles as they were cut, and the patch each is of: what a picture is drawn with. */
+    final List<double[]> pieces = new ArrayList<>();
+    final List<Integer> patchOf = new ArrayList<>();
+
+    private final Voxels grid;
+    private final Map<Integer, double[]> sums = new HashMap<>();
+    private final List<Integer> order = new ArrayList<>();
+    private final Map<Integer, Integer> numbers = new HashMap<>();
+
+    Patches(Mesh mesh, Voxels grid, Stop stop) {
+        this.grid = grid;
+        for (int t = 0; t < mesh.triangleCount(); t++) {
+            if (t % 256 == 0) {
+                stop.check();
+            }
+            cut(mesh.point(mesh.corner(t, 0)), mesh.point(mesh.corner(t, 1)), mesh.point(mesh.corner(t, 2)));
+        }
+        int n = order.size();
+        int[] owner = new int[n];
+        int kept = 0;
+        int[] place = new int[n];
+        for (int i = 0; i < n; i++) {
+            owner[i] = owner(order.get(i), sums.get(order.get(i)));
+            place[i] = owner[i] >= 0 ? kept++ : -1;
+        }
+        cell = new int[kept];
+        areaMm2 = new double[kept];
+        middle = new Vec3[kept];
+        normal = new Vec3[kept];
+        depthMm = new double[kept];
+        for (int i = 0; i < n; i++) {
+            if (owner[i] < 0) {
+                continue;
+            }
+            double[] s = sums.get(order.get(i));
+            int p = place[i];
+            cell[p] = owner[i];
+            areaMm2[p] = s[0];
+            middle[p] = new Vec3(s[1] / s[0], s[2] / s[0], s[3] / s[0]);
+            Vec3 sum = new Vec3(s[4], s[5], s[6]);
+            normal[p] = sum.length() > 1e-12 ? sum.unit() : Vec3.Z;
+            depthMm[p] = middle[p].minus(centre(grid.at[owner[i]])).dot(normal[p]);
+        }
+        for (int i = 0; i < patchOf.size(); i++) {
+            patchOf.set(i, place[patchOf.get(i)]);
+        }
+    }
+
+    int count() {
+        return cell.length;
+    }
+
+    private Vec3 centre(int at) {
+        int i = at % grid.nx;
+        int j = at / grid.nx % grid.ny;
+        int k = at / grid.nx / grid.ny;
+        return new Vec3(grid.x0 + (i + 0.5) * grid.h, grid.y0 + (j + 0.5) * grid.h, grid.z0 + (k + 0.5) * grid.h);
+    }
+
+    /** The cell a patch's heat goes into: its own, else the one behind it, else any beside it. */
+    private int owner(int key, double[] s) {
+        int at = key / 6;
+        if (s[0] < 1e-9) {
+            return -1;
+        }
+        if (grid.cell[at] >= 0) {
+            return grid.cell[at];
+        }
+        int face = key % 6;
+        int behind = beside(at, face / 2, face % 2 == 0 ? -1 : 1);
+        if (behind >= 0) {
+            return behind;
+        }
+        for (int axis = 0; axis < 3; axis++) {
+            for (int way = -1; way <= 1; way += 2) {
+                int c = beside(at, axis, way);
+                if (c >= 0) {
+                    return c;
+                }
+            }
+        }
+        return -1;
+    }
+
+    private int beside(int at, int axis, int way) {
+        int[] p = {at % grid.nx, at / grid.nx % grid.ny, at / grid.nx / grid.ny};
+        p[axis] += way;
+        int[] n = {grid.nx, grid.ny, grid.nz};
+        return p[axis] < 0 || p[axis] >= n[axis] ? -1 : grid.cell[grid.index(p[0], p[1], p[2])];
+    }
+
+    private void cut(Vec3 a, Vec3 b, Vec3 c) {
+        Vec3 n = b.minus(a).cross(c.minus(a));
+        if (n.length() < 1e-12) {
+            return;
+        }
+        Vec3 unit = n.unit();
+        double ax = Math.abs(unit.x());
+        double ay = Math.abs(unit.y());
+        double az = Math.abs(unit.z());
+        int axis = ax >= ay && ax >= az ? 0 : ay >= az ? 1 : 2;
+        int face = 2 * axis + ((axis == 0 ? unit.x() : axis == 1 ? unit.y() : unit.z()) > 0 ? 0 : 1);
+        double[] poly = {a.x(), a.y(), a.z(), b.x(), b.y(), b.z(), c.x(), c.y(), c.z()};
+        // A face that lies on a wall between cells belongs to the one it closes.
+        double[] inward = {-1e-6 * unit.x(), -1e-6 * unit.y(), -1e-6 * unit.z()};
+        slabs(poly, 0, new int[3], face, unit, inward);
+    }
+
+    private double origin(int axis) {
+        return axis == 0 ? grid.x0 : axis == 1 ? grid.y0 : grid.z0;
+    }
+
+    private int cells(int axis) {
+        return axis == 0 ? grid.nx : axis == 1 ? grid.ny : grid.nz;
+    }
+
+    private void slabs(double[] poly, int axis, int[] at, int face, Vec3 unit, double[] inward) {
+        if (axis == 3) {
+            add(poly, at, face, unit);
+            return;
+        }
+        double lo = Double.POSITIVE_INFINITY;
+        double hi = Double.NEGATIVE_INFINITY;
+        for (int i = axis; i < poly.length; i += 3) {
+            lo = Math.min(lo, poly[i]);
+            hi = Math.max(hi, poly[i]);
+        }
+        int from = clamp((int) Math.floor((lo + inward[axis] - origin(axis)) / grid.h), axis);
+        int to = clamp((int) Math.floor((hi + inward[axis] - origin(axis)) / grid.h - 1e-9), axis);
+        double[] rest = poly;
+        for (int i = from; i <= to && rest.length >= 9; i++) {
+            at[axis] = i;
+            if (i == to) {
+                slabs(rest, axis + 1, at, face, unit, inward);
+            } else {
+                double wall = origin(axis) + (i + 1) * grid.h;
+                double[] below = clip(rest, axis, wall, 1);
+                rest = clip(rest, axis, wall, -1);
+                if (below.length >= 9) {
+                    slabs(below, axis + 1, at, face, unit, inward);
+                }
+            }
+        }
+    }
+
+    private int clamp(int i, int axis) {
+        return Math.max(0, Math.min(cells(axis) - 1, i));
+    }
+
+    /** The part of a polygon on one side of a wall (Sutherland and Hodgman 1974). */
+    private static double[] clip(double[] poly, int axis, double wall, int side) {
+        int n = poly.length / 3;
+        double[] out = new double[poly.length + 6];
+        int m = 0;
+        for (int i = 0; i < n; i++) {
+            int p = 3 * i;
+            int q = 3 * ((i + 1) % n);
+            double dp = side * (wall - poly[p + axis]);
+            double dq = side * (wall - poly[q + axis]);
+            if (dp >= 0) {
+                out = m + 3 > out.length ? Arrays.copyOf(out, 2 * out.length) : out;
+                System.arraycopy(poly, p, out, m, 3);
+                m += 3;
+            }
+            if (dp > 0 && dq < 0 || dp < 0 && dq > 0) {
+                double f = dp / (dp - dq);
+                out = m + 3 > out.length ? Arrays.copyOf(out, 2 * out.length) : out;
+                for (int k = 0; k < 3; k++) {
+                    out[m + k] = k == axis ? wall : poly[p + k] + f * (poly[q + k] - poly[p + k]);
+                }
+                m += 3;
+            }
+        }
+        return Arrays.copyOf(out, m);
+    }
+
+    private void add(double[] poly, int[] at, int face, Vec3 unit) {
+        double area = 0;
+        double sx = 0;
+        double sy = 0;
+        double sz = 0;
+        for (int i = 3; i + 5 < poly.length; i += 3) {
+            Vec3 e1 = new Vec3(poly[i] - poly[0], poly[i + 1] - poly[1], poly[i + 2] - poly[2]);
+            Vec3 e2 = new Vec3(poly[i + 3] - poly[0], poly[i + 4] - poly[1], poly[i + 5] - poly[2]);
+            double a = e1.cross(e2).length() / 2;
+            area += a;
+            sx += a * (poly[0] + poly[i] + poly[i + 3]) / 3;
+            sy += a * (poly[1] + poly[i + 1] + poly[i + 4]) / 3;
+            sz += a * (poly[2] + poly[i + 2] + poly[i + 5]) / 3;
+        }
+        if (area < 1e-12) {
+            return;
+        }
+        int key = 6 * grid.index(at[0], at[1], at[2]) + face;
+        double[] s = sums.computeIfAbsent(key, k -> {
+            numbers.put(k, order.size());
+            order.add(k);
+            return new double[7];
+        });
+        s[0] += area;
+        s[1] += sx;
+        s[2] += sy;
+        s[3] += sz;
+        s[4] += area * unit.x();
+        s[5] += area * unit.y();
+        s[6] += area * unit.z();
+        pieces.add(poly);
+        patchOf.add(numbers.get(key));
+    }
+}

@@ -1,0 +1,24 @@
+package tinperch.machine;
+
+import java.util.Comparator;
+import tinperch.machine.book.SettingChange;
+
+/** The air a machine's parts stand in. */
+public final class AirAround {
+    /** A heated room (common practice). */
+    public static final double ROOM_C = 25;
+    /** The setting that says how warm a closed machine gets inside. */
+    public static final String CHAMBER = "temp.chamber";
+
+    private AirAround() {}
+
+    /** Its usual temperature, °C: what the book says of the chamber last, else a room's. */
+    public static double tempC(Machine m) {
+        return m.book().settings().stream().filter(s -> s.key().equals(CHAMBER) && s.value() > ROOM_C).max(Comparator.comparing(SettingChange::on)).map(SettingChange::value).orElse(ROOM_C);
+    }
+
+    /** Whether it is enclosed and nothing says how warm it gets inside. */
+    public static boolean isUnknown(Machine m) {
+        return m.enclosed() && m.book().settings().stream().noneMatch(s -> s.key().equals(CHAMBER));
+    }
+}
