@@ -1,6 +1,7 @@
 package tinperch.check;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -12,47 +13,69 @@ import java.util.Optional;
  * @param margin absent where there is nothing to measure
  * @param pieceId piece it points at, {@code feature} the feature there; empty for the whole part
  * @param settle what would settle it where no change of the part can
+ * @param pose where the axes stand when it happens, by name; those that do not matter are not in it
+ * @param accepted why the owner lives with it; empty where nobody said so
  */
 public record Finding(String id, Severity severity, String what, String why, Optional<Margin> margin, List<Remedy> remedies,
-        String pieceId, String feature, Subject subject, Optional<Settle> settle) {
+        String pieceId, String feature, Subject subject, Optional<Settle> settle, Map<String, Double> pose, String accepted) {
     public Finding {
         remedies = List.copyOf(remedies);
+        pose = Map.copyOf(pose);
     }
 
     /** A finding about the whole part without a margin. */
     public static Finding of(String id, Severity severity, String what, String why, Remedy... remedies) {
-        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", Subject.SHAPE, Optional.empty());
+        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", Subject.SHAPE, Optional.empty(), Map.of(), "");
     }
 
     /** With a margin. */
     public Finding measured(Margin next) {
-        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, subject, settle);
+        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, subject, settle, pose, accepted);
     }
 
     /** With other remedies. */
     public Finding with(List<Remedy> next) {
-        return new Finding(id, severity, what, why, margin, next, pieceId, feature, subject, settle);
+        return new Finding(id, severity, what, why, margin, next, pieceId, feature, subject, settle, pose, accepted);
     }
 
     /** Pointing at a feature of a piece. */
     public Finding at(String piece, String where) {
-        return new Finding(id, severity, what, why, margin, remedies, piece, where, subject, settle);
+        return new Finding(id, severity, what, why, margin, remedies, piece, where, subject, settle, pose, accepted);
     }
 
     /** About something in particular. */
     public Finding about(Subject next) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, next, settle);
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, next, settle, pose, accepted);
     }
 
     /** With what would settle it. */
     public Finding settledBy(Settle.By by, String of, String label) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, Optional.of(new Settle(by, of, label)));
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, Optional.of(new Settle(by, of, label)), pose, accepted);
     }
 
-    /** Order of the tray: the worst severity first, then the least spare against its limit. */
+    /** Happening where axes stand. */
+    public Finding posed(Map<String, Double> where) {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, where, accepted);
+    }
+
+    /** Accepted for a reason. */
+    public Finding accepted(String reason) {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, pose, reason);
+    }
+
+    /** Whether somebody has to look at it: it is neither fine nor accepted. */
+    public boolean isOpen() {
+        return severity != Severity.FINE && accepted.isEmpty();
+    }
+
+    /** Order of the tray: the worst severity first, what was accepted after what is open, then the least spare against its limit. */
     public static int tightestFirst(Finding a, Finding b) {
-        int bySeverity = a.severity.compareTo(b.severity);
+        int bySeverity = a.rank() != b.rank() ? Integer.compare(a.rank(), b.rank()) : a.severity.compareTo(b.severity);
         return bySeverity != 0 ? bySeverity : Double.compare(a.tightness(), b.tightness());
+    }
+
+    private int rank() {
+        return isOpen() ? 0 : severity != Severity.FINE ? 1 : 2;
     }
 
     private double tightness() {

@@ -81,7 +81,7 @@ public final class HeatCheck implements Check {
                     case LOOK -> "The limit lies within the band" + (logged.isPresent() ? "." : ": log a spot there in the first hours.");
                     default -> "Even the warm end of it stays below.";
                 };
-        Finding f = Finding.of(id, severity, what, why).measured(new Margin(t, m.useLimitC(), Unit.CELSIUS, false)).at(w.piece().id(), "");
+        Finding f = Finding.of(id, severity, what, why).measured(new Margin(t, m.useLimitC(), Unit.CELSIUS, false)).at(w.piece().id(), "").about(Subject.HEAT);
         Finding asked = severity == Severity.LOOK && logged.isEmpty() ? f.settledBy(Settle.By.LOG, "", "log a spot there") : f;
         return severity == Severity.FINE ? f : asked.with(remedies(c, hot, t + band));
     }

@@ -40,7 +40,7 @@ public final class MotionCheck implements Check {
         if (all.isEmpty() && ways.isPresent() && moves(c)) {
             all.add(ways.get().stream().min(Comparator.comparingDouble(w -> w.gapMm() - wantedMm(w.neighbour()))).map(w -> Finding.of("motion", Severity.FINE,
                     "Never nearer than " + Quantity.mm(w.gapMm()) + " to " + w.neighbour().name(), "The tightest place on all ways of the axes, " + where(w) + "; " + Quantity.mm(wantedMm(w.neighbour())) + " is wanted.")
-                    .measured(margin(w)).at(w.piece().id(), w.feature())).orElseGet(() -> Finding.of("motion", Severity.FINE, "Nothing comes near it wherever the axes stand",
+                    .measured(margin(w)).at(w.piece().id(), w.feature()).posed(w.pose())).orElseGet(() -> Finding.of("motion", Severity.FINE, "Nothing comes near it wherever the axes stand",
                             "All ways of the axes together, more than " + Quantity.mm(MotionFact.NEED_MM) + " between.")));
         }
         return all;
@@ -76,7 +76,7 @@ public final class MotionCheck implements Check {
         String what = hits ? "The " + w.feature() + " runs into " + n.name() : told ? Quantity.mm(w.gapMm()) + " between " + w.feature() + " and " + n.name() + " on the way, " + Quantity.mm(wantedMm(n)) + " wanted"
                 : "How near it comes to " + n.name() + " could not be measured through";
         String why = (told || hits ? "Measured between the two shapes " + where(w) + "." : "It is " + Quantity.mm(w.surelyMm()) + " at least.")
-                + (n.kind() == Neighbour.Kind.HOT ? " It is hot: plastic this near softens." : "") + " The machine's page Surroundings shows it there.";
-        return Finding.of(id, hits || told && n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(w)).at(w.piece().id(), w.feature()).about(Subject.LAYOUT);
+                + (n.kind() == Neighbour.Kind.HOT ? " It is hot: plastic this near softens." : "") + " Dry fit shows it there.";
+        return Finding.of(id, hits || told && n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(w)).at(w.piece().id(), w.feature()).about(Subject.LAYOUT).posed(w.pose());
     }
 }

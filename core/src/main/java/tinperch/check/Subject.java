@@ -8,6 +8,8 @@ public enum Subject {
     PRINTING,
     /** How it is laid out: another layout may cure it. */
     LAYOUT,
+    /** How warm it gets: a map of that can be shown on it. */
+    HEAT,
     /** Anything else. */
     SHAPE
 }

@@ -19,9 +19,14 @@ public record Assessment(List<Finding> findings, List<String> pending) {
         pending = List.copyOf(pending);
     }
 
-    /** How many findings have a severity. */
+    /** How many findings have a severity and were not accepted. */
     public long count(Severity severity) {
-        return findings.stream().filter(f -> f.severity() == severity).count();
+        return findings.stream().filter(f -> f.severity() == severity && f.accepted().isEmpty()).count();
+    }
+
+    /** How many were accepted. */
+    public long accepted() {
+        return findings.stream().filter(f -> !f.accepted().isEmpty()).count();
     }
 
     /** With a check done. */
@@ -37,6 +42,7 @@ public record Assessment(List<Finding> findings, List<String> pending) {
         say(parts, count(Severity.STOP), " stop", " stops");
         say(parts, count(Severity.LOOK), " to look at", " to look at");
         say(parts, count(Severity.CANT_TELL), " can't tell", " can't tell");
+        say(parts, accepted(), " accepted", " accepted");
         if (!pending.isEmpty()) {
             parts.add("judging…");
         }

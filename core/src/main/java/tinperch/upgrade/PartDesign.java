@@ -20,9 +20,10 @@ import tinperch.part.param.Values;
  * @param bindings what each role is bound to
  * @param features placed by the person, in the order they are made
  * @param siteId the site of the machine it mounts on; empty when none was chosen
+ * @param accepted findings its owner lives with
  */
 public record PartDesign(String id, String familyId, String name, Values values, String material, Map<String, Binding> bindings,
-        List<Feature> features, String siteId) {
+        List<Feature> features, String siteId, List<Accepted> accepted) {
     /** What a new part is to be printed in: tough, easy, and stands some warmth (common practice for parts of machines). */
     public static final String FIRST_MATERIAL = "PETG";
     /** More features than this are a broken file. */
@@ -45,6 +46,24 @@ public record PartDesign(String id, String familyId, String name, Values values,
         bindings = Collections.unmodifiableMap(known);
         features = features == null ? List.of() : features.stream().filter(f -> f != null).limit(MOST_FEATURES).toList();
         siteId = siteId == null ? "" : siteId;
+        accepted = accepted == null ? List.of() : accepted.stream().filter(a -> a != null).toList();
+    }
+
+    /** One of which nothing was accepted. */
+    public PartDesign(String id, String familyId, String name, Values values, String material, Map<String, Binding> bindings, List<Feature> features, String siteId) {
+        this(id, familyId, name, values, material, bindings, features, siteId, List.of());
+    }
+
+    /** With a finding accepted; one accepted before under its id is replaced. */
+    public PartDesign accepting(Accepted a) {
+        List<Accepted> next = new ArrayList<>(notAccepting(a.findingId()).accepted);
+        next.add(a);
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, next);
+    }
+
+    /** With a finding open again. */
+    public PartDesign notAccepting(String findingId) {
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, accepted.stream().filter(a -> !a.findingId().equals(findingId)).toList());
     }
 
     /** A new part of a family. */
@@ -54,39 +73,39 @@ public record PartDesign(String id, String familyId, String name, Values values,
 
     /** With other values. */
     public PartDesign with(Values next) {
-        return new PartDesign(id, familyId, name, next, material, bindings, features, siteId);
+        return new PartDesign(id, familyId, name, next, material, bindings, features, siteId, accepted);
     }
 
     /** To be printed in another material. */
     public PartDesign withMaterial(String next) {
-        return new PartDesign(id, familyId, name, values, next, bindings, features, siteId);
+        return new PartDesign(id, familyId, name, values, next, bindings, features, siteId, accepted);
     }
 
     /** Under another name. */
     public PartDesign withName(String next) {
-        return new PartDesign(id, familyId, next, values, material, bindings, features, siteId);
+        return new PartDesign(id, familyId, next, values, material, bindings, features, siteId, accepted);
     }
 
     /** Under another id. */
     public PartDesign withId(String next) {
-        return new PartDesign(next, familyId, name, values, material, bindings, features, siteId);
+        return new PartDesign(next, familyId, name, values, material, bindings, features, siteId, accepted);
     }
 
     /** Mounted on another site; on none when its id is empty. */
     public PartDesign atSite(String next) {
-        return new PartDesign(id, familyId, name, values, material, bindings, features, next);
+        return new PartDesign(id, familyId, name, values, material, bindings, features, next, accepted);
     }
 
     /** With a role bound to something else. */
     public PartDesign bound(String roleId, Binding binding) {
         Map<String, Binding> copy = new TreeMap<>(bindings);
         copy.put(roleId, binding);
-        return new PartDesign(id, familyId, name, values, material, copy, features, siteId);
+        return new PartDesign(id, familyId, name, values, material, copy, features, siteId, accepted);
     }
 
     /** With all roles bound as told. */
     public PartDesign bound(Map<String, Binding> next) {
-        return new PartDesign(id, familyId, name, values, material, next, features, siteId);
+        return new PartDesign(id, familyId, name, values, material, next, features, siteId, accepted);
     }
 
     /** A feature by its id; empty when there is none of it. */
@@ -121,6 +140,6 @@ public record PartDesign(String id, String familyId, String name, Values values,
     }
 
     private PartDesign withFeatures(List<Feature> next) {
-        return new PartDesign(id, familyId, name, values, material, bindings, next, siteId);
+        return new PartDesign(id, familyId, name, values, material, bindings, next, siteId, accepted);
     }
 }

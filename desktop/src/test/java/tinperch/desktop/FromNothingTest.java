@@ -73,7 +73,7 @@ public class FromNothingTest extends WindowTest {
         assertTrue(desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().startsWith("known.")),
                 "an unread diagonal is pointed at");
         assertTrue(text("state-measure").startsWith("2 of 2"), text("state-measure"));
-        robot.push(KeyCode.F4);
+        robot.push(KeyCode.F5);
         waitForPicture();
         type("export-folder", folder.toString());
         press("export-3mf");
@@ -101,7 +101,7 @@ public class FromNothingTest extends WindowTest {
             waitForPicture();
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
             int[] read = readAll(f, id);
-            robot.push(KeyCode.F4);
+            robot.push(KeyCode.F5);
             WaitForAsyncUtils.waitForFxEvents();
             if (id.equals(desk.state().upgrades().get(0).id())) {
                 // Where it was written last is where the next is written.

@@ -69,7 +69,7 @@ public class MainJobTest extends WindowTest {
         waitFor(() -> !text("state-shape").contains("stop"), "the remedy leaves a stop");
 
         // Keep and export.
-        robot.push(KeyCode.F4);
+        robot.push(KeyCode.F5);
         waitForPicture();
         type("export-folder", folder.toString());
         press("export-stl");

@@ -233,7 +233,7 @@ public class PartsTest extends WindowTest {
         assertTrue(need("in-place").isDisabled(), "without a site there is no place to show");
         click("undo");
         assertNotEquals(part(hose.id()).siteId(), "");
-        robot.push(KeyCode.F4);
+        robot.push(KeyCode.F5);
         waitForPicture();
         type("export-folder", folder.toString());
         press("export-3mf");

@@ -3,6 +3,7 @@ package tinperch.solid.view;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntUnaryOperator;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.solid.kernel.Hands;
@@ -76,7 +77,7 @@ public final class Rasteriser {
         project(scene.mesh(), camera, scene.cut(), part);
         placePlane(camera, scene.cut());
         Vec3 toEye = camera.toEye();
-        shade = shades(scene.mesh(), camera, paint, scene.lit(), scene.cut().isPresent());
+        shade = shades(scene.mesh(), camera, paint, scene.lit(), scene.cut().isPresent(), scene.tint());
         float bias = (float) (1.6 / camera.pxPerMm());
         hands.each(BANDS, band -> {
             int top = h * band / BANDS;
@@ -98,7 +99,7 @@ public final class Rasteriser {
         });
         for (Mesh g : scene.ghosts()) {
             project(g, camera, Optional.empty(), ghost);
-            int[] veil = shades(g, camera, new Paint(paint.ghost, 0, 0, 0, 0, 0, 1), "", false);
+            int[] veil = shades(g, camera, new Paint(paint.ghost, 0, 0, 0, 0, 0, 1), "", false, Scene.PLAIN);
             hands.each(BANDS, band -> {
                 for (int t = 0; t < g.triangleCount(); t++) {
                     if (veil[g.faceOf(t)] != 0) {
@@ -163,7 +164,7 @@ public final class Rasteriser {
     }
 
     /** Colour of each face; 0 for those not drawn. Faces looking away are drawn only behind a section, as cut faces. */
-    private int[] shades(Mesh mesh, Camera camera, Paint paint, String lit, boolean cut) {
+    private int[] shades(Mesh mesh, Camera camera, Paint paint, String lit, boolean cut, IntUnaryOperator tint) {
         Vec3 toEye = camera.toEye();
         // Light over the left shoulder.
         Vec3 light = toEye.plus(camera.up().times(0.7)).minus(camera.right().times(0.45)).unit();
@@ -173,7 +174,8 @@ public final class Rasteriser {
             if (face.normal().dot(toEye) > 1e-6) {
                 double shade = 0.42 + 0.58 * Math.max(0, face.normal().dot(light));
                 boolean isLit = !lit.isEmpty() && face.feature().startsWith(lit);
-                colour[f] = scale(isLit ? paint.lit : paint.body, shade);
+                int own = tint.applyAsInt(f);
+                colour[f] = scale(isLit ? paint.lit : own >= 0 ? own : paint.body, shade);
             } else if (cut && !Float.isNaN(plane[0])) {
                 // The top byte tells a cut face from a seen one.
                 colour[f] = paint.cut & 0xFFFFFF | 0x01000000;

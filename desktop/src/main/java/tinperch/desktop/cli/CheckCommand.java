@@ -39,7 +39,7 @@ public final class CheckCommand implements Callable<Integer> {
     record Report(String machine, String upgrade, String part, String key, List<Said> findings) {}
 
     /** A finding as documented in docs/WORKSHOP-FORMAT.md. */
-    record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies, String settledBy) {
+    record Said(String severity, String id, String what, String why, Double value, Double limit, String unit, String piece, String feature, List<Cure> remedies, String settledBy, Map<String, Double> pose, String accepted) {
         static String word(Severity s) {
             return s.name().toLowerCase(java.util.Locale.ROOT);
         }
@@ -47,7 +47,8 @@ public final class CheckCommand implements Callable<Integer> {
         static Said of(Finding f) {
             Optional<Margin> m = f.margin();
             return new Said(word(f.severity()), f.id(), f.what(), f.why(), m.map(Margin::value).orElse(null),
-                    m.map(Margin::limit).orElse(null), m.map(x -> x.unit().symbol()).orElse(null), f.pieceId(), f.feature(), f.remedies().stream().map(Cure::of).toList(), f.settle().map(Settle::label).orElse(null));
+                    m.map(Margin::limit).orElse(null), m.map(x -> x.unit().symbol()).orElse(null), f.pieceId(), f.feature(), f.remedies().stream().map(Cure::of).toList(), f.settle().map(Settle::label).orElse(null), f.pose().isEmpty() ? null : new java.util.TreeMap<>(f.pose()),
+                    f.accepted().isEmpty() ? null : f.accepted());
         }
     }
 
@@ -91,7 +92,7 @@ public final class CheckCommand implements Callable<Integer> {
     }
 
     private static int worst(List<Report> reports, List<String> problems) {
-        Set<String> all = reports.stream().flatMap(r -> r.findings.stream()).map(Said::severity).collect(Collectors.toSet());
+        Set<String> all = reports.stream().flatMap(r -> r.findings.stream()).filter(f -> f.accepted == null).map(Said::severity).collect(Collectors.toSet());
         // A workshop that cannot be read whole is no good answer, whatever its parts say.
         return !problems.isEmpty() ? 1 : all.contains(Said.word(Severity.STOP)) ? 2 : all.contains(Said.word(Severity.CANT_TELL)) ? 3 : 0;
     }
@@ -99,7 +100,7 @@ public final class CheckCommand implements Callable<Integer> {
     private static void print(Report r) {
         System.out.println(r.machine + ": " + r.upgrade + ", " + r.part);
         for (Said f : r.findings) {
-            System.out.printf("  %-10s %s%n             %s%n", Severity.valueOf(f.severity.toUpperCase(java.util.Locale.ROOT)).label(), f.what, f.why);
+            System.out.printf("  %-10s %s%n             %s%n", Severity.valueOf(f.severity.toUpperCase(java.util.Locale.ROOT)).label() + (f.accepted == null ? "" : ", accepted"), f.what, f.why);
             f.remedies.forEach(m -> System.out.println("             → " + m.label + (m.leaves.isEmpty() ? "" : " (" + m.leaves + ")")));
         }
     }

@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import tinperch.check.Finding;
 import tinperch.check.Remedy;
 import tinperch.check.Settle;
 import tinperch.check.Subject;
@@ -70,6 +71,7 @@ public final class Desk implements AutoCloseable {
     private final StringProperty lit = new SimpleStringProperty("");
     private final List<Runnable> listeners = new ArrayList<>();
     private final Map<String, String> shownParts = new HashMap<>();
+    private final ObjectProperty<OnMachine> onMachine = new SimpleObjectProperty<>();
     private final ReadOnlyBooleanWrapper settled = new ReadOnlyBooleanWrapper(true);
     private Case looked;
     private Settle wanted;
@@ -271,6 +273,27 @@ public final class Desk implements AutoCloseable {
                 changed();
             }
         }
+    }
+
+    /** What is to be shown on Dry fit: where the axes stand, or the heat. */
+    public record OnMachine(boolean heat, Map<String, Double> pose) {}
+
+    /** Shows a finding on the machine: the axes where it happens, or the heat. */
+    public void showOnMachine(Finding f) {
+        goTo(Station.DRY_FIT);
+        onMachine.set(new OnMachine(f.subject() == Subject.HEAT, f.pose()));
+    }
+
+    /** Shows how warm a part gets. */
+    public void showHeat(Upgrade u, String partId) {
+        goTo(u, Station.DRY_FIT);
+        show(partId);
+        onMachine.set(new OnMachine(true, Map.of()));
+    }
+
+    /** What is to be shown on Dry fit, once; null for nothing. */
+    public ObjectProperty<OnMachine> onMachineProperty() {
+        return onMachine;
     }
 
     /** What the person was led here for, once; empty when it is none of these. */

@@ -19,10 +19,13 @@ final class GapWatch {
     private final Latest measuring = new Latest("gaps", Platform::runLater);
     private final Label tightest;
     private final TravelStrips strips;
+    private final String none;
     private boolean somethingSaid;
     private Gaps gaps = new Gaps(Surroundings.NONE);
 
-    GapWatch(Label tightest, TravelStrips strips) {
+    /** @param none said where nothing moves against anything */
+    GapWatch(Label tightest, TravelStrips strips, String none) {
+        this.none = none;
         this.tightest = tightest;
         this.strips = strips;
     }
@@ -66,7 +69,7 @@ final class GapWatch {
 
     private void tell(Optional<Gaps.Gap> gap) {
         tightest.setText(gap.map(g -> (g.mm() > 0 ? "Smallest gap here " + Quantity.mm(g.mm()) + ": "
-                : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(""));
+                : "Run into one another by " + Quantity.mm(-g.mm()) + ": ") + g.a().name() + " – " + g.b().name()).orElse(none));
     }
 
     void stop() {

@@ -2,69 +2,132 @@ package tinperch.desktop.machine;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.geometry.Pos;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.IntUnaryOperator;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
-import tinperch.desktop.look.Column;
+import tinperch.desktop.look.HeatColours;
+import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
+import tinperch.desktop.sheet.Picked;
 import tinperch.desktop.sheet.Turntable;
+import tinperch.fact.HeatPictureFact;
 import tinperch.fact.PlacedFact;
-import tinperch.machine.space.Axis;
 import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
-import tinperch.quantity.Quantity;
+import tinperch.material.Material;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
+import tinperch.solid.view.Scene;
 import tinperch.upgrade.Case;
 
-/** The part looked at in its place on the machine: among its neighbours in three views and on a turntable, moved along the axes. */
+/** The part looked at in its place on the machine: among its neighbours in three views and on a turntable, moved along the axes; there it can show how warm it gets. */
 public final class PartInPlace extends BorderPane implements View {
     private static final String PART = "the part itself";
     private static final double AROUND_MM = 30;
-    private static final int PLACES = 60;
+    private static final double HEAT_AROUND_MM = 8;
 
     private final Desk desk;
     private final SpaceViews views;
     private final Turntable table;
-    private final VBox strips = new Column(4);
+    private final TravelStrips strips;
+    private final GapWatch watch;
+    private final PoseBar poses;
     private final Label tightest = Ui.id(Ui.label("", "strong"), "in-place-gap");
-    private final Map<String, Double> pose = new HashMap<>();
-    private final Map<String, TravelStrip> byAxis = new LinkedHashMap<>();
-    private final Map<String, Label> positions = new HashMap<>();
+    private final VBox below;
     private Case asked;
     private Surroundings space = Surroundings.NONE;
     private Map<String, Shape> shapes = Map.of();
-    private Gaps gaps = new Gaps(Surroundings.NONE);
     private Shape part;
     private String group = "";
+    private HeatPictureFact.Picture heat;
+    private BiConsumer<HeatPictureFact.Face, Vec3> touched = (f, at) -> { };
+    private Consumer<Optional<HeatPictureFact.Picture>> warmed = p -> { };
 
     public PartInPlace(Desk desk) {
         this.desk = desk;
         views = new SpaceViews(desk.theme(), id -> { });
-        table = new Turntable(desk.theme(), "neighbours", face -> { });
+        table = new Turntable(desk.theme(), "neighbours", this::picked);
         table.setPrefWidth(300);
         // A low window makes the views small; they never reach over what stands above.
         views.setMinSize(0, 90);
         Ui.id(this, "in-place-view");
-        VBox below = new VBox(6, tightest, strips);
-        setCenter(views);
-        setRight(table);
-        setBottom(below);
+        strips = new TravelStrips(desk.theme(), null, this::move);
+        watch = new GapWatch(tightest, strips, "Nothing here moves against it.");
+        poses = new PoseBar(null, strips::pose, strips::put);
+        below = new VBox(6, new StillLabel(tightest, 1), strips, poses);
+        arrange(false);
         setMinSize(0, 0);
         getStyleClass().add("fitting-sheet");
         setPadding(new javafx.geometry.Insets(6, 12, 10, 12));
+    }
+
+    /** The views and the strips, or for heat, which is reckoned with the axes at home, the turntable alone. */
+    private void arrange(boolean warm) {
+        setRight(null);
+        setCenter(null);
+        setRight(warm ? null : table);
+        setCenter(warm ? table : views);
+        setBottom(warm ? null : below);
+    }
+
+    /**
+     * Shows how warm it gets instead of what it is, or not any more.
+     *
+     * @param warmed told what is shown as often as it is another, or that there is nothing
+     * @param touched told a place that is clicked on, with all axes at zero
+     */
+    public void warm(boolean on, Consumer<Optional<HeatPictureFact.Picture>> warmed, BiConsumer<HeatPictureFact.Face, Vec3> touched) {
+        this.warmed = warmed;
+        this.touched = touched;
+        boolean turned = on && getCenter() != table;
+        if (on != (getCenter() == table)) {
+            arrange(on);
+        }
+        heat = null;
+        Case now = asked;
+        if (on && now != null) {
+            desk.engine().find(now, HeatPictureFact.PICTURE, p -> {
+                if (now.equals(asked)) {
+                    heat = p.orElse(null);
+                    if (turned) {
+                        p.flatMap(HeatPictureFact.Picture::hottest).ifPresent(q -> table.lookAt(q.normal()));
+                    }
+                    this.warmed.accept(p);
+                    move();
+                }
+            });
+        } else if (part != null) {
+            move();
+        }
+    }
+
+    private void picked(Picked face) {
+        if (heat != null && face.face() >= 0 && face.face() < heat.faces().size()) {
+            touched.accept(heat.faces().get(face.face()), face.at().minus(space.shift(group, space.home())));
+        }
+    }
+
+    /** Puts the axes where something happens; those not named stay. */
+    public void put(Map<String, Double> pose) {
+        if (part != null) {
+            strips.put(pose);
+        }
+    }
+
+    /** Colours of heat, for what stands beside it. */
+    public double limitC() {
+        return asked == null ? 0 : Material.find(asked.part().material()).map(Material::useLimitC).orElse(0.0);
     }
 
     @Override
@@ -88,69 +151,53 @@ public final class PartInPlace extends BorderPane implements View {
         Bounds b = part.bounds();
         List<Neighbour> all = new ArrayList<>(own.neighbours());
         all.add(new Neighbour(PART, c.part().name(), group, Neighbour.Kind.SOLID, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0));
-        boolean axesChanged = !own.axes().equals(space.axes());
-        space = new Surroundings(own.axes(), own.groups(), all, own.sites(), List.of(), "", List.of(), own.runs());
+        space = new Surroundings(own.axes(), own.groups(), all, own.sites(), List.of(), "", own.poses(), own.runs());
         shapes = new HashMap<>(placed.neighbours());
         shapes.put(PART, part);
-        gaps = new Gaps(space, shapes, PART);
-        if (axesChanged) {
-            own.home().forEach(pose::putIfAbsent);
-            makeStrips();
-        }
+        Gaps gaps = new Gaps(space, shapes, PART);
+        strips.take(space, gaps);
+        poses.take(space);
+        watch.take(gaps);
         move();
     }
 
-    private void makeStrips() {
-        strips.getChildren().clear();
-        byAxis.clear();
-        for (Axis a : space.axes()) {
-            TravelStrip strip = new TravelStrip(desk.theme(), a, mm -> {
-                pose.put(a.name(), mm);
-                move();
-            });
-            HBox.setHgrow(strip, Priority.ALWAYS);
-            Label position = Ui.label("", "faint");
-            position.setMinWidth(66);
-            Label name = Ui.label(a.name(), "strong");
-            name.setMinWidth(14);
-            byAxis.put(a.name(), strip);
-            positions.put(a.name(), position);
-            HBox row = new HBox(8, name, position, strip);
-            row.setAlignment(Pos.CENTER_LEFT);
-            strips.getChildren().add(row);
-        }
-    }
-
-    private double at(Axis a) {
-        return a.within(pose.getOrDefault(a.name(), a.homeMm()));
-    }
-
     private void move() {
+        if (part == null) {
+            return;
+        }
+        Map<String, Double> pose = heat == null ? strips.pose() : space.home();
         Vec3 shift = space.shift(group, pose);
         Bounds b = part.bounds();
-        Vec3 room = new Vec3(AROUND_MM, AROUND_MM, AROUND_MM);
+        double around = heat == null ? AROUND_MM : HEAT_AROUND_MM;
+        Vec3 room = new Vec3(around, around, around);
         Bounds near = new Bounds(b.min().plus(shift).minus(room), b.max().plus(shift).plus(room));
         views.show(space, shapes, Map.of(), pose, PART, near);
-        List<Mesh> around = new ArrayList<>();
+        List<Mesh> ghosts = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
             Shape s = shapes.get(n.id());
             Vec3 by = space.shift(n.group(), pose);
-            if (s != part && s != null && n.isMatter() && space.bounds(n, pose).overlaps(near, 0)) {
-                around.add(Mesh.gathered(List.of(s.drawn()), List.of(by), List.of(n.id())));
+            if (s != part && s != null && (heat == null ? n.isMatter() : n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
+                ghosts.add(Mesh.gathered(List.of(s.drawn()), List.of(by), List.of(n.id())));
             }
         }
-        Mesh moved = Mesh.gathered(List.of(part.drawn()), List.of(shift), (i, feature) -> feature);
-        table.showMoving(moved, part.edges(), around, near);
-        for (Axis a : space.axes()) {
-            byAxis.get(a.name()).show(a, at(a), gaps.boxesAlong(a.name(), pose, PLACES));
-            positions.get(a.name()).setText(Quantity.mm(Math.round(at(a) * 10) / 10.0));
+        if (heat != null) {
+            IntUnaryOperator tint = HeatColours.of(heat, limitC(), desk.theme().palette());
+            table.tint(tint);
+            table.showMoving(Mesh.gathered(List.of(heat.mesh()), List.of(shift), (i, feature) -> feature), List.of(), ghosts, near);
+        } else {
+            table.tint(Scene.PLAIN);
+            table.showMoving(Mesh.gathered(List.of(part.drawn()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);
         }
-        tightest.setText(gaps.betweenBoxes(pose).map(g -> (g.mm() > 0 ? "Smallest gap of its box to what moves otherwise: " + Quantity.mm(g.mm()) + " to "
-                : "Its box runs " + Quantity.mm(-g.mm()) + " into ") + (g.a().id().equals(PART) ? g.b() : g.a()).name()).orElse("Nothing here moves against it."));
+        if (heat == null) {
+            strips.show();
+            watch.moved(pose);
+        }
     }
 
     @Override
     public void leave() {
         asked = null;
+        poses.stop();
+        watch.stop();
     }
 }

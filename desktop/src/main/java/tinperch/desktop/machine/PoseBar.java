@@ -35,6 +35,7 @@ final class PoseBar extends FlowPane {
     private AnimationTimer playing;
 
     /**
+     * @param edit makes an edit under a label and answers why not, or empty; null where no place is to be kept
      * @param here where the axes stand
      * @param go told where they are to stand
      */
@@ -61,8 +62,10 @@ final class PoseBar extends FlowPane {
             all.add(home);
             next.poses().forEach(p -> all.add(button(p)));
             all.add(play);
-            all.add(name);
-            all.add(forget);
+            if (edit != null) {
+                all.add(name);
+                all.add(forget);
+            }
             getChildren().setAll(all);
             Ui.see(forget, false);
         }
@@ -76,7 +79,7 @@ final class PoseBar extends FlowPane {
             set(p.mm());
             last = p.name();
             forget.setText("Forget “" + last + "”");
-            Ui.see(forget, true);
+            Ui.see(forget, edit != null);
         });
         return b;
     }

@@ -71,7 +71,7 @@ final class SpaceStage extends VBox {
             }
         });
         strips = new TravelStrips(theme, edit, this::move);
-        watch = new GapWatch(said, strips);
+        watch = new GapWatch(said, strips, "");
         poses = new PoseBar(edit, strips::pose, strips::put);
         typing = new SpaceTagEditor(drawn, () -> shown, () -> chosen, edit, this::say);
         drawn.setMinSize(0, 200);

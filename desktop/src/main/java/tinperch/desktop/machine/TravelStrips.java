@@ -38,7 +38,7 @@ final class TravelStrips extends Column {
     private Gaps gaps = new Gaps(Surroundings.NONE);
 
     /**
-     * @param edit makes an edit under a label; answers why not, or empty
+     * @param edit makes an edit under a label and answers why not, or empty; null where travels are only looked at
      * @param moved told when an axis was moved
      */
     TravelStrips(Theme theme, BiFunction<String, UnaryOperator<Surroundings>, Optional<String>> edit, Runnable moved) {
@@ -105,13 +105,18 @@ final class TravelStrips extends Column {
             still.setMaxHeight(18);
             byAxis.put(a.name(), strip);
             positions.put(a.name(), position);
-            CommitField from = end(a.name(), false, a.fromMm());
-            CommitField to = end(a.name(), true, a.toMm());
             Label name = Ui.label(a.name(), "strong");
             name.setMinWidth(14);
-            HBox row = new HBox(8, name, still, from, strip, to);
+            HBox row = new HBox(8, name, still, strip);
             row.setAlignment(Pos.CENTER_LEFT);
-            getChildren().addAll(row, from.complaint(), to.complaint());
+            getChildren().add(row);
+            if (edit != null) {
+                CommitField from = end(a.name(), false, a.fromMm());
+                CommitField to = end(a.name(), true, a.toMm());
+                row.getChildren().add(2, from);
+                row.getChildren().add(to);
+                getChildren().addAll(from.complaint(), to.complaint());
+            }
         }
     }
 

@@ -15,6 +15,8 @@ import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
 import tinperch.check.Margin;
 import tinperch.check.Remedy;
+import tinperch.check.Severity;
+import tinperch.check.Subject;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.SeverityBadge;
 import tinperch.desktop.look.Ui;
@@ -60,7 +62,16 @@ final class FindingRow extends GridPane {
         acts.setAlignment(Pos.CENTER_LEFT);
         acts.getChildren().addAll(remedies);
         settle.ifPresent(acts.getChildren()::add);
-        add(new SeverityBadge(f.severity()), 0, 0);
+        if (!f.pose().isEmpty() || f.subject() == Subject.HEAT) {
+            Button see = Ui.id(Ui.button("show it", null, () -> desk.showOnMachine(finding)), "show-" + f.id());
+            see.getStyleClass().add("link");
+            Ui.tip(see, "On Dry fit: the axes where it happens, or the heat on the part");
+            acts.getChildren().add(see);
+        }
+        if (f.severity() != Severity.FINE) {
+            acts.getChildren().add(new Acceptor(desk, f));
+        }
+        add(f.accepted().isEmpty() ? new SeverityBadge(f.severity()) : Ui.label("Accepted", "faint"), 0, 0);
         add(new VBox(1, what, why), 1, 0);
         bar.ifPresent(b -> add(b, 2, 0));
         add(acts, 3, 0);
@@ -86,7 +97,7 @@ final class FindingRow extends GridPane {
      */
     boolean take(Finding next, boolean proven) {
         boolean waiting = !proven && next.remedies().isEmpty();
-        boolean alike = next.severity() == finding.severity() && next.margin().isPresent() == bar.isPresent()
+        boolean alike = next.severity() == finding.severity() && next.accepted().equals(finding.accepted()) && next.margin().isPresent() == bar.isPresent()
                 && (waiting || next.remedies().size() == remedies.size()) && next.settle().isPresent() == settle.isPresent();
         remedies.forEach(b -> b.setDisable(waiting));
         if (alike && !next.equals(finding)) {
@@ -98,7 +109,7 @@ final class FindingRow extends GridPane {
     private void show(Finding next) {
         finding = next;
         what.setText(next.what());
-        why.setText(next.why());
+        why.setText((next.accepted().isEmpty() ? "" : "Accepted: " + next.accepted() + ". ") + next.why());
         bar.ifPresent(b -> b.show(next.margin().orElseThrow()));
         settle.ifPresent(b -> b.setText(next.settle().orElseThrow().label()));
         for (int i = 0; i < Math.min(remedies.size(), next.remedies().size()); i++) {

@@ -117,6 +117,9 @@ public final class MarginsTray extends VBox {
                 s.append(s.length() == 0 ? "" : " · ").append(a.count(w)).append(' ').append(w.label());
             }
         }
+        if (a.accepted() > 0) {
+            s.append(s.length() == 0 ? "" : " · ").append(a.accepted()).append(" accepted");
+        }
         if (!a.pending().isEmpty()) {
             return s + (s.length() == 0 ? "" : " · ") + "judging " + String.join(", ", a.pending()) + " …";
         }

@@ -117,7 +117,7 @@ public final class FittingSheet extends Pane implements Resting {
             Vec3[] axes = SheetScale.axes(view.get());
             Vec3 p = scale.point(view.get(), x, y, Vec3.ZERO);
             picked.accept(Facing.at(drawing.mesh(), axes[0], axes[1], p.dot(axes[0]), p.dot(axes[1])).map(s -> new Picked(
-                    drawing.mesh().faces().get(s.face()).feature(), drawing.mesh().faces().get(s.face()).normal(), s.at())).orElse(Picked.NOTHING));
+                    drawing.mesh().faces().get(s.face()).feature(), drawing.mesh().faces().get(s.face()).normal(), s.at(), s.face())).orElse(Picked.NOTHING));
         }
     }
 
@@ -125,7 +125,7 @@ public final class FittingSheet extends Pane implements Resting {
     private Picked together(Picked p) {
         int of = p.feature().indexOf(DrawingFact.OF);
         return of < 0 || drawing == null ? p : new Picked(p.feature(), p.normal(), drawing.form().piece(p.feature().substring(0, of))
-                .map(piece -> p.at().minus(piece.pull().times(pull))).orElse(p.at()));
+                .map(piece -> p.at().minus(piece.pull().times(pull))).orElse(p.at()), p.face());
     }
 
     /**

@@ -3,6 +3,7 @@ package tinperch.desktop.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.IntUnaryOperator;
 import javafx.animation.PauseTransition;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelFormat;
@@ -44,6 +45,7 @@ public final class Turntable extends Region {
     private List<Mesh> ghosts = List.of();
     private Bounds around;
     private String lit = "";
+    private IntUnaryOperator tint = Scene.PLAIN;
     private double yaw = 32;
     private double pitch = 38;
     private double zoom = 1;
@@ -158,6 +160,18 @@ public final class Turntable extends Region {
         around = fitted;
     }
 
+    /** Colours faces by their number from the next time it is shown; negative leaves one in the part's own. */
+    public void tint(IntUnaryOperator next) {
+        tint = next;
+    }
+
+    /** Turns it so that what looks this way is seen, a little from the side. */
+    public void lookAt(Vec3 outward) {
+        yaw = Math.toDegrees(Math.atan2(outward.x(), -outward.y())) + 24;
+        pitch = Math.max(-75, Math.min(75, Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, outward.z())))) + (outward.z() > 0.2 ? -14 : 14)));
+        zoom = 1;
+    }
+
     public void light(String feature) {
         lit = feature;
         draw();
@@ -178,7 +192,7 @@ public final class Turntable extends Region {
         }
         Mesh.Face f = shown.scene().mesh().faces().get(face);
         int k = shown.scale();
-        picked.accept(new Picked(f.feature(), f.normal(), shown.camera().on(x * k - shown.width() / 2.0, shown.height() / 2.0 - y * k, f.normal(), f.offset())));
+        picked.accept(new Picked(f.feature(), f.normal(), shown.camera().on(x * k - shown.width() / 2.0, shown.height() / 2.0 - y * k, f.normal(), f.offset()), face));
     }
 
     @Override
@@ -227,7 +241,7 @@ public final class Turntable extends Region {
         Rasteriser.Paint paint = new Rasteriser.Paint(Palette.rgb(p.part()), Palette.rgb(p.lit()),
                 p.dark() ? 0x0B0D0E : 0x2E302C, Palette.rgb(p.cut()), Palette.rgb(p.faint()), 0, scale);
         Camera camera = new Camera(yaw, pitch, around.centre(), zoom * FILLED * fit(w, h));
-        Scene scene = new Scene(mesh, edges, lit, tools.showsGhosts() ? ghosts : List.of(), tools.cut(camera, around));
+        Scene scene = new Scene(mesh, edges, lit, tools.showsGhosts() ? ghosts : List.of(), tools.cut(camera, around), tint);
         // Halved by us: the toolkit would scale the picture down again with every repaint.
         return Optional.of(new TablePainter.Frame(scene, camera, w, h, paint, scale, scale == STILL && !isFineScreen()));
     }

@@ -152,6 +152,8 @@ final class Walk {
             ((Button) find("#fold-margins")).fire();
         });
         detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
+        step("dry-fit", () -> desk.goTo(blower, Station.DRY_FIT));
+        step("dry-fit-heat", () -> ((ToggleButton) find("#fit-heat")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("trial", () -> desk.goTo(blower, Station.TRIAL));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));

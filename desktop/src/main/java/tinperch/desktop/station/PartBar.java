@@ -10,7 +10,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import tinperch.desktop.desk.Desk;
@@ -26,7 +25,7 @@ final class PartBar extends FlowPane {
 
     private final Desk desk;
     private final String upgradeId;
-    private final HBox parts = new HBox(6);
+    private final PartTabs parts;
     private final HBox pieces = new HBox(6);
     private final Slider pull = Ui.id(new Slider(0, 1, 0), "pull-apart");
     private final ComboBox<String> alone = Ui.id(new ComboBox<>(), "piece-alone");
@@ -47,7 +46,7 @@ final class PartBar extends FlowPane {
         this.upgradeId = upgradeId;
         this.look = look;
         Button more = Ui.id(Ui.button("Another part", "mdi2p-plus", add), "add-part");
-        parts.setAlignment(Pos.CENTER_LEFT);
+        parts = new PartTabs(desk, upgradeId, "part-");
         pull.setPrefWidth(90);
         Ui.tip(pull, "Pull the pieces apart on the turntable");
         pull.valueProperty().addListener((o, a, b) -> look.run());
@@ -96,20 +95,7 @@ final class PartBar extends FlowPane {
     }
 
     void refresh() {
-        ToggleGroup group = new ToggleGroup();
-        parts.getChildren().clear();
-        List<PartDesign> all = desk.state().upgrade(upgradeId).orElseThrow().parts();
-        for (PartDesign p : all.size() > 1 ? all : List.<PartDesign>of()) {
-            ToggleButton b = Ui.id(new ToggleButton(p.name()), "part-" + p.id());
-            b.setMaxWidth(200);
-            b.setToggleGroup(group);
-            b.getStyleClass().add("sheet-tab");
-            b.setSelected(desk.part().map(x -> x.id().equals(p.id())).orElse(false));
-            b.setOnAction(e -> desk.show(p.id()));
-            parts.getChildren().add(b);
-        }
-        parts.setVisible(all.size() > 1);
-        parts.setManaged(all.size() > 1);
+        parts.refresh();
         List<String> names = new ArrayList<>(List.of(NOWHERE));
         sites().forEach(s -> names.add(s.name()));
         if (!site.getItems().equals(names)) {

@@ -20,11 +20,20 @@ final class StationStates {
             case TROUBLE -> u.trouble().seen().isEmpty() ? "not written down" : u.trouble().baselineValue().isEmpty() ? "no baseline yet" : "was " + u.trouble().baselineValue();
             case MEASURE -> measured(u, desk);
             case SHAPE -> u.parts().isEmpty() ? "no part yet" : desk.assessmentProperty().get().words();
+            case DRY_FIT -> u.parts().isEmpty() ? "no part yet" : tightest(desk);
             case PRINT -> u.parts().isEmpty() ? "no part yet" : "on " + desk.state().machine(u.hostMachineId()).map(Machine::name).orElse("no machine")
                     + desk.part().map(p -> ", " + p.material()).orElse("");
             case TRIAL -> u.trials().isEmpty() ? "not tried yet" : u.trials().get(u.trials().size() - 1).says().label();
             case VERDICT -> verdict(desk.state().revisionsOf(u.id()));
         };
+    }
+
+    /** The tightest margin that is open. */
+    private static String tightest(Desk desk) {
+        if (desk.part().map(p -> p.siteId().isEmpty()).orElse(true)) {
+            return "no site yet";
+        }
+        return desk.assessmentProperty().get().findings().stream().filter(f -> f.isOpen() && f.margin().isPresent()).findFirst().map(f -> f.margin().orElseThrow().sayMissing()).orElse(desk.assessmentProperty().get().words());
     }
 
     private static String verdict(List<Revision> kept) {

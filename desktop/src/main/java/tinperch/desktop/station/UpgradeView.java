@@ -78,6 +78,7 @@ public final class UpgradeView extends VBox implements View {
             case TROUBLE -> new TroubleStation(desk, upgradeId);
             case MEASURE -> new MeasureStation(desk, upgradeId);
             case SHAPE -> new ShapeStation(desk, upgradeId);
+            case DRY_FIT -> new DryFitStation(desk, upgradeId);
             case PRINT -> new PrintStation(desk, upgradeId);
             case TRIAL -> new TrialStation(desk, upgradeId);
             case VERDICT -> new VerdictStation(desk, upgradeId);

@@ -63,6 +63,7 @@ final class ChannelForm extends VBox {
                 return Optional.empty();
             });
         }
+        Optional<Upgrade> spotted = c.kind() == Channel.Kind.SPOT ? desk.state().upgrades().stream().filter(u -> c.of().startsWith(u.id() + "/")).findFirst() : Optional.empty();
         form.field("channel-limit", "Own limit", "Drawn beside those that come by themselves; empty for none", c.limitC() > 0 ? Quantity.show(c.limitC(), Unit.CELSIUS) : "", t -> {
             try {
                 double limit = t.isBlank() ? 0 : Quantity.parse(t, Unit.CELSIUS);
@@ -76,6 +77,8 @@ final class ChannelForm extends VBox {
             }
         });
         getChildren().add(form);
+        spotted.ifPresent(u -> getChildren().addAll(Ui.text(c.spot().isPresent() ? "Its place on the part was pointed at: estimates of heat there follow it." : "Where on the part it was has not been pointed at yet; then it would correct the estimate of heat there.", "faint"),
+                Ui.id(Ui.button("Point at it on the part", "mdi2t-target", () -> desk.showHeat(u, c.of().substring(u.id().length() + 1))), "channel-point")));
     }
 
     private List<Choice<String>> options(Machine machine, Channel.Kind kind) {

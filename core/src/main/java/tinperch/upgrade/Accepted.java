@@ -1,0 +1,20 @@
+package tinperch.upgrade;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * A finding its owner lives with. It comes up again when it gets worse than it was then.
+ *
+ * @param stops whether it was one that stops
+ * @param spare what was left of its margin then, in its unit; empty for one without a number
+ * @param reason in the owner's words
+ */
+public record Accepted(String findingId, boolean stops, Optional<Double> spare, String reason, LocalDate on) {
+    public Accepted {
+        findingId = findingId == null ? "" : findingId;
+        spare = spare == null ? Optional.empty() : spare;
+        reason = reason == null ? "" : reason;
+        on = on == null ? LocalDate.of(2000, 1, 1) : on;
+    }
+}

@@ -1,0 +1,201 @@
+package tinperch.desktop.station;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import tinperch.check.Subject;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
+import tinperch.desktop.desk.View;
+import tinperch.desktop.look.Column;
+import tinperch.desktop.look.Scroller;
+import tinperch.desktop.look.Ui;
+import tinperch.desktop.machine.PartInPlace;
+import tinperch.fact.HeatPictureFact;
+import tinperch.fact.MotionFact;
+import tinperch.quantity.Quantity;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+
+/** The part among its neighbours before it is printed: the tightest place against each, the axes moved there, the way home played, how warm it gets. */
+final class DryFitStation extends BorderPane implements View {
+    private final Desk desk;
+    private final String upgradeId;
+    private final PartTabs parts;
+    private final PartInPlace place;
+    private final VBox near = new Column(6);
+    private final ToggleButton clearance = Ui.id(new ToggleButton("Clearance"), "fit-clearance");
+    private final ToggleButton heat = Ui.id(new ToggleButton("Heat"), "fit-heat");
+    private final HeatLegend legend;
+    private final Label touched = Ui.id(Ui.text("", "faint"), "fit-touched");
+    private final Label estimate = Ui.id(Ui.text(""), "fit-estimate");
+    private final SpotPicker spot;
+    private final VBox warmth;
+    private final VBox ways;
+    private Case asked;
+    // Held here and weakly by the desk, which outlives every station.
+    private final ChangeListener<Desk.OnMachine> onShown = (o, was, is) -> showFinding();
+
+    DryFitStation(Desk desk, String upgradeId) {
+        this.desk = desk;
+        this.upgradeId = upgradeId;
+        getStyleClass().add("page");
+        parts = new PartTabs(desk, upgradeId, "fit-part-");
+        place = new PartInPlace(desk);
+        legend = new HeatLegend(desk.theme());
+        ToggleGroup group = new ToggleGroup();
+        clearance.setToggleGroup(group);
+        heat.setToggleGroup(group);
+        clearance.setSelected(true);
+        clearance.getStyleClass().add("sheet-tab");
+        heat.getStyleClass().add("sheet-tab");
+        Ui.tip(heat, "How warm it gets for good beside what is hot: an estimate");
+        group.selectedToggleProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                was.setSelected(true);
+            } else {
+                look();
+            }
+        });
+        spot = new SpotPicker(desk);
+        ways = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near);
+        warmth = new VBox(8, Ui.label("How warm it gets", "section"), estimate, legend, touched, spot, Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right",
+                () -> desk.settle(new tinperch.check.Settle(tinperch.check.Settle.By.LOG, "", ""))));
+        VBox side = new VBox(14, new HBox(6, clearance, heat), ways, warmth);
+        side.getStyleClass().add("panel");
+        Scroller scroll = new Scroller(side);
+        scroll.setPrefWidth(318);
+        scroll.setMinWidth(318);
+        setLeft(scroll);
+        setCenter(place);
+        BorderPane.setMargin(place, new Insets(0, 0, 0, 12));
+        setTop(parts);
+        desk.onMachineProperty().addListener(new WeakChangeListener<>(onShown));
+    }
+
+    private void look() {
+        Ui.see(warmth, heat.isSelected());
+        Ui.see(ways, clearance.isSelected());
+        touched.setText("");
+        place.warm(heat.isSelected(), this::warmed, this::touch);
+    }
+
+    private void warmed(Optional<HeatPictureFact.Picture> picture) {
+        boolean any = picture.flatMap(HeatPictureFact.Picture::hottest).isPresent();
+        Ui.see(legend, any);
+        picture.ifPresent(p -> legend.show(p.roomC(), place.limitC(), p.hottestC()));
+        touched.setText(any ? "Click a place on the part to read it." : picture.isPresent() ? "No heat reaches it." : "It has no site yet, so nothing is known of its warmth.");
+        judged();
+    }
+
+    /** What the finding says, where the colours are. */
+    @Override
+    public void judged() {
+        estimate.setText(desk.assessmentProperty().get().findings().stream().filter(f -> f.subject() == Subject.HEAT).findFirst().map(f -> f.what() + ". " + f.why()).orElse(""));
+        Ui.see(estimate, !estimate.getText().isEmpty());
+    }
+
+    private void touch(HeatPictureFact.Face f, Vec3 at) {
+        spot.touch(f, at);
+        touched.setText(f.patch().map(p -> {
+            legend.mark(p.tempC());
+            String hot = desk.machine().flatMap(m -> m.surroundings().neighbours().stream().filter(n -> n.id().equals(p.nearest())).findFirst()).map(n -> n.name()).orElse("");
+            return "About " + Math.round(p.tempC()) + " °C here" + (hot.isEmpty() || !Double.isFinite(p.gapMm()) ? "." : ", " + Quantity.mm(Math.round(p.gapMm() * 10) / 10.0) + " of air to " + hot + ".");
+        }).orElse("This piece is too far from anything hot."));
+    }
+
+    /** What somebody wanted to see on the machine. */
+    private void showFinding() {
+        Desk.OnMachine f = desk.onMachineProperty().get();
+        if (f == null || desk.upgrade().map(u -> !u.id().equals(upgradeId)).orElse(true)) {
+            return;
+        }
+        desk.onMachineProperty().set(null);
+        (f.heat() ? heat : clearance).setSelected(true);
+        place.put(f.pose());
+    }
+
+    @Override
+    public void refresh() {
+        parts.refresh();
+        place.refresh();
+        spot.refresh();
+        Optional<Case> now = desk.looked();
+        if (now.isEmpty()) {
+            asked = null;
+            say(desk.part().isEmpty() ? "There is no part yet." : "It cannot be shown.");
+            return;
+        }
+        if (now.get().equals(asked)) {
+            return;
+        }
+        asked = now.get();
+        if (asked.site().isEmpty()) {
+            say("It has no site on " + asked.machine().name() + " yet, so nothing can run into it here. Say on Shape where it mounts.");
+        } else {
+            desk.engine().find(asked, MotionFact.MOTION, found -> {
+                if (now.get().equals(asked)) {
+                    fill(found.orElse(List.of()));
+                }
+            });
+        }
+        look();
+        showFinding();
+    }
+
+    private void say(String sentence) {
+        Button shape = Ui.button("Go to Shape", "mdi2a-arrow-right", () -> desk.goTo(Station.SHAPE));
+        near.getChildren().setAll(Ui.text(sentence, "faint"), shape);
+    }
+
+    private void fill(List<MotionFact.Way> found) {
+        List<Node> rows = new ArrayList<>();
+        found.stream().sorted(Comparator.comparingDouble(w -> w.depthMm() > 0 ? -w.depthMm() : w.gapMm())).forEach(w -> rows.add(row(w)));
+        if (rows.isEmpty()) {
+            rows.add(Ui.text("Nothing comes nearer than " + Quantity.mm(MotionFact.NEED_MM) + ", wherever the axes stand.", "faint"));
+        }
+        near.getChildren().setAll(rows);
+    }
+
+    private Node row(MotionFact.Way w) {
+        Label gap = Ui.label(w.depthMm() > 0 ? "into it" : Quantity.mm(Math.round(w.gapMm() * 100) / 100.0), "strong");
+        gap.setMinWidth(64);
+        Label what = Ui.text(w.neighbour().name() + " – " + w.feature() + "\n" + pose(w.pose()), "faint");
+        HBox line = new HBox(8, gap, what);
+        line.setAlignment(Pos.TOP_LEFT);
+        Button b = Ui.id(new Button(null, line), "fit-way-" + w.neighbour().id() + "-" + w.piece().id());
+        b.getStyleClass().add("row-button");
+        b.setMaxWidth(Double.MAX_VALUE);
+        b.setAlignment(Pos.TOP_LEFT);
+        b.setAccessibleText((w.depthMm() > 0 ? "Runs into " : gap.getText() + " to ") + w.neighbour().name() + ", " + pose(w.pose()));
+        b.setOnAction(e -> place.put(w.pose()));
+        Ui.tip(b, "Move the axes there");
+        return b;
+    }
+
+    private static String pose(Map<String, Double> pose) {
+        return new TreeMap<>(pose).entrySet().stream().map(e -> e.getKey() + " " + Quantity.mm(Math.round(e.getValue() * 10) / 10.0)).collect(Collectors.joining(", "));
+    }
+
+    @Override
+    public void leave() {
+        place.leave();
+        asked = null;
+    }
+}

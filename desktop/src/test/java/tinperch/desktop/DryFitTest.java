@@ -1,0 +1,106 @@
+package tinperch.desktop;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.testfx.util.WaitForAsyncUtils;
+import org.testng.annotations.Test;
+import tinperch.check.Finding;
+import tinperch.desktop.desk.Station;
+import tinperch.machine.Machine;
+import tinperch.machine.space.Neighbour;
+import tinperch.solid.Vec3;
+import tinperch.trial.Channel;
+import tinperch.trial.SpotAt;
+
+/** The part among its neighbours: tight places are gone to, the heat is read off, findings are lived with. */
+public class DryFitTest extends WindowTest {
+    private static final String BLOWER = "avocet-blower";
+
+    private void post() throws Exception {
+        onFx(() -> {
+            desk.workshop().edit("a post", s -> {
+                Machine m = s.machine("avocet").orElseThrow();
+                // Beside the travel of x, a millimetre before the heads of the plate's screws.
+                return s.with(m.withSurroundings(m.surroundings().with(new Neighbour("post", "post", "", Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(140, 113, 40), new Vec3(10, 10, 60), "z", 0, 0))));
+            });
+            return null;
+        });
+    }
+
+    private Finding finding(String id) {
+        return desk.assessmentProperty().get().findings().stream().filter(f -> f.id().startsWith(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    public void whereItIsTightTheMachineIsMovedTo() throws Exception {
+        post();
+        goTo(BLOWER, Station.DRY_FIT);
+        waitFor(() -> find("fit-way-post-part") != null, "the post is not found on the way");
+        waitFor(() -> desk.settledProperty().get(), "not judged");
+        Finding f = finding("motion.post");
+        assertTrue(f.what().contains("post"), f.what());
+        press("fit-way-post-part");
+        double x = f.pose().get("x");
+        assertEquals(text("position-x"), tinperch.quantity.Quantity.mm(Math.round(x * 10) / 10.0));
+        waitFor(() -> text("in-place-gap").contains("post"), text("in-place-gap"));
+        press("pose-home");
+        assertEquals(text("position-x"), "0 mm");
+        // From anywhere, by the button of the margin itself.
+        goTo(BLOWER, Station.SHAPE);
+        press("show-" + f.id());
+        waitFor(() -> text("position-x").equals(tinperch.quantity.Quantity.mm(Math.round(x * 10) / 10.0)), "the axes stand elsewhere: " + text("position-x"));
+        press("pose-play");
+        waitFor(() -> text("position-x").equals("0 mm"), "the way home is played");
+    }
+
+    @Test
+    public void howWarmItGetsIsReadAndASpotPointedAt() throws Exception {
+        goTo(BLOWER, Station.DRY_FIT);
+        onFx(() -> {
+            ((ToggleButton) find("fit-heat")).fire();
+            return null;
+        });
+        waitFor(() -> text("fit-touched").startsWith("Click a place"), text("fit-touched"));
+        waitFor(() -> text("fit-estimate").contains("beside hot block"), text("fit-estimate"));
+        assertTrue(need("spot-put").isDisabled(), "no place was clicked on yet");
+        Node table = need("turntable");
+        WaitForAsyncUtils.waitForFxEvents();
+        Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
+        robot.clickOn(b.getCenterX(), b.getCenterY() + 8);
+        waitFor(() -> text("fit-touched").startsWith("About"), text("fit-touched"));
+        press("spot-put");
+        Channel c = desk.state().machine("avocet").orElseThrow().run("demo-carriage").orElseThrow().first(Channel.Kind.SPOT).orElseThrow();
+        SpotAt spot = c.spot().orElseThrow();
+        assertEquals(spot.pieceId(), "part");
+        assertTrue(spot.gapMm() > 5 && spot.gapMm() < 40, spot.toString());
+        click("undo");
+        assertTrue(desk.state().machine("avocet").orElseThrow().run("demo-carriage").orElseThrow().first(Channel.Kind.SPOT).orElseThrow().spot().isEmpty());
+    }
+
+    @Test
+    public void aFindingIsLivedWithUntilItGetsWorse() throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        waitFor(() -> desk.settledProperty().get() && !desk.assessmentProperty().get().findings().isEmpty(), "not judged");
+        Finding f = finding("screw.mount");
+        press("accept-" + f.id());
+        robot.write("spare screws are cut");
+        robot.push(KeyCode.ENTER);
+        waitFor(() -> text("tray-count").contains("1 accepted"), text("tray-count"));
+        assertEquals(finding("screw.mount").accepted(), "spare screws are cut");
+        close();
+        open();
+        goTo(BLOWER, Station.SHAPE);
+        waitFor(() -> text("tray-count").contains("1 accepted"), "it is kept: " + text("tray-count"));
+        type("field-plate.thickness", "8.4");
+        waitFor(() -> desk.settledProperty().get() && finding("screw.mount").accepted().isEmpty(), "0.4 mm worse it comes up again");
+        click("undo");
+        waitFor(() -> text("tray-count").contains("1 accepted"), text("tray-count"));
+        press("reopen-" + f.id());
+        waitFor(() -> desk.settledProperty().get() && !text("tray-count").contains("accepted"), text("tray-count"));
+    }
+}
