@@ -70,7 +70,7 @@ public final class MotionCheck implements Check {
 
     private static Finding tight(Way w) {
         Neighbour n = w.neighbour();
-        String id = "motion." + n.id() + "." + w.piece().id();
+        String id = "motion." + n.id() + "." + w.of();
         boolean hits = w.depthMm() > 0 || w.gapMm() < TOUCHES_MM;
         boolean told = w.gapMm() < wantedMm(n);
         String what = hits ? "The " + w.feature() + " runs into " + n.name() : told ? Quantity.mm(w.gapMm()) + " between " + w.feature() + " and " + n.name() + " on the way, " + Quantity.mm(wantedMm(n)) + " wanted"

@@ -9,6 +9,7 @@ import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
 import tinperch.check.HeatCheck;
+import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.MarkCheck;
@@ -43,6 +44,7 @@ public final class Checks {
             new BedFitCheck(),
             new RestCheck(),
             new MotionCheck(),
+            new HomingCheck(),
             new OverlapCheck(),
             new MarkCheck(),
             new SpotCheck(),

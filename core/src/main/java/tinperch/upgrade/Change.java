@@ -2,7 +2,9 @@ package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Feature;
@@ -99,6 +101,27 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().withSurroundings(d.machine().surroundings().with(neighbour)));
+        }
+    }
+
+    /**
+     * Homes the machine's axes one after the other.
+     *
+     * @param axes by name, the first first
+     */
+    record HomingOrder(List<String> axes) implements Change {
+        public HomingOrder {
+            axes = List.copyOf(axes);
+        }
+
+        @Override
+        public Draft in(Draft d) {
+            Surroundings s = d.machine().surroundings();
+            for (Axis a : d.machine().surroundings().axes()) {
+                int at = axes.indexOf(a.name());
+                s = at < 0 ? s : s.with(new Axis(a.name(), a.direction(), a.fromMm(), a.toMm(), a.homeAtTop(), at + 1));
+            }
+            return d.with(d.machine().withSurroundings(s));
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.testng.annotations.Test;
+import tinperch.fact.CarriedFact;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.MeshesFact;
 import tinperch.fact.MotionFact;
@@ -20,11 +21,13 @@ import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.PartExamples;
 import tinperch.part.param.Values;
+import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.Clearance;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 
@@ -91,6 +94,41 @@ public class MotionCheckTest {
         assertEquals(f.severity(), Severity.STOP);
         assertTrue(f.what().contains("runs into post"), f.what());
         assertTrue(f.why().matches("(?s).*with x at (9[89]|1[0-4]\\d)\\S* mm, z at [3-6]\\d\\S* mm.*"), f.why());
+    }
+
+    /** Homing x first, what stands at x 0 above home is met on z's way down, whoever drives it; homing z first it is passed beneath. */
+    @Test
+    public void whatIsMetOnTheWayHomeSaysTheLegAndTheOrderThatMissesIt() {
+        Case c = on(box("pulley", "", new Vec3(-10, -10, 50), new Vec3(20, 20, 10)));
+        Finding f = PartExamples.find(c, "homing.pulley.part");
+        assertEquals(f.severity(), Severity.STOP);
+        assertTrue(f.what().startsWith("While z homes, with x at home, the"), f.what());
+        assertEquals(f.pose().get("x"), 0.0);
+        assertTrue(f.pose().get("z") > 10 && f.pose().get("z") < 90, f.pose().toString());
+        assertEquals(f.remedies().get(0).label(), "home z, x");
+        Case other = c.after(Change.all(c.draft(), f.remedies().get(0).changes()));
+        assertEquals(other.machine().surroundings().axis("z").orElseThrow().homingOrder(), 1);
+        assertTrue(PartExamples.findings(other).stream().noneMatch(x -> x.id().startsWith("homing")), "missed in the other order");
+        assertEquals(PartExamples.find(other, "motion.pulley.part").severity(), Severity.STOP, "it can still be driven into it");
+        // Elsewhere on x it is never met on a later leg.
+        assertTrue(PartExamples.findings(on(box("pulley", "", new Vec3(120, -10, 50), new Vec3(20, 20, 10)))).stream().noneMatch(x -> x.id().startsWith("homing")));
+    }
+
+    /** The foot's screw comes out behind its plate: a wall the foot clears meets the tip, and the sentence says which screw. */
+    @Test
+    public void whatItCarriesCountsToo() {
+        Case c = on();
+        FactsOnce f = new FactsOnce(c);
+        List<CarriedFact.Carried> carried = f.get(CarriedFact.CARRIED);
+        assertEquals(carried.size(), 1, "its screws; what it stands on is not carried");
+        Bounds screws = carried.get(0).tree().mesh().placed(RestFact.inMachine(c, f).orElseThrow()).bounds();
+        Bounds part = f.get(MeshesFact.BARE).pieces().get(0).mesh().placed(RestFact.inMachine(c, f).orElseThrow().times(f.get(MeshesFact.BARE).pieces().get(0).piece().place())).bounds();
+        assertTrue(screws.min().y() < part.min().y() - 1, "they come out on the machine's side: " + screws + " " + part);
+        Vec3 behind = new Vec3(100, screws.min().y() - 4.9, -60);
+        Case wall = on(box("wall", "", behind, new Vec3(8, 5, 200)));
+        assertTrue(PartExamples.findings(wall).stream().noneMatch(x -> x.id().equals("motion.wall.part")), "the foot itself clears it");
+        Finding met = PartExamples.find(wall, "motion.wall." + carried.get(0).id());
+        assertTrue(met.what().matches("The (nut|tip|head) of M\\S+, .* runs into wall"), met.what());
     }
 
     @Test

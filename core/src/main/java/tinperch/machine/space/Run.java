@@ -28,6 +28,8 @@ import tinperch.solid.kernel.SolidKernel;
 public record Run(String id, String name, Kind kind, List<Hold> holds, double acrossMm, Along wide, double bendMm, double lengthMm) {
     /** A belt is about so thick with its teeth, mm (common practice: 1.4 to 1.5). */
     private static final double BELT_THICK_MM = 1.5;
+    /** A running belt flaps: it wants so much free around it, mm (common practice). */
+    private static final double BELT_FREE_MM = 2;
     private static final double MOST_MM = 1e5;
     private static final int ROUND_SIDES = 10;
     private static final int MOST_POINTS = 100;
@@ -129,6 +131,6 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
     /** As something that stands there with the axes where they are, so that a part's distance from it can be told. */
     public Neighbour standing(Mesh mesh) {
         Bounds b = mesh.bounds();
-        return new Neighbour(id, name, "", kind == Kind.BELT ? Neighbour.Kind.SOLID : Neighbour.Kind.CABLE, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0);
+        return new Neighbour(id, name, "", kind == Kind.BELT ? Neighbour.Kind.SOLID : Neighbour.Kind.CABLE, Neighbour.Form.MODEL, b.min(), b.size(), "z", kind == Kind.BELT ? BELT_FREE_MM : 0, 0);
     }
 }

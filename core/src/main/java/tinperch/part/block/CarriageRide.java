@@ -133,7 +133,7 @@ public final class CarriageRide {
         List<Held> held = new ArrayList<>();
         List<double[]> all = new ArrayList<>(row.places());
         all.addAll(below);
-        all.forEach(w -> held.add(new Held("wheel", Leaf.extrusion("wheel", Profile.disc(w[0], w[1], in.get(wheel), SIDES), Placement.HERE, from, from + WHEEL_WIDE_MM), 0)));
+        all.forEach(w -> held.add(new Held("wheel", Leaf.extrusion("wheel", Profile.disc(w[0], w[1], in.get(wheel), SIDES), Placement.HERE, from, from + WHEEL_WIDE_MM), 0, true)));
         return new Made(row, more, holes, List.of(fixed, pressed), held, from + WHEEL_WIDE_MM / 2);
     }
 
@@ -148,7 +148,7 @@ public final class CarriageRide {
             String name = String.valueOf(held.size() + 1);
             one.holes().forEach(h -> holes.add(new HolesRef.Hole(name + h.label(), at[0] + h.xMm(), at[1] + h.yMm(), h.diameterMm())));
             held.add(new Held("bearing block", Leaf.extrusion("bearing block", Profile.rectangle(at[0], at[1], in.get(blockLong), in.get(blockWide)), Placement.HERE,
-                    -in.get(blocks.standoff) - in.get(blockHigh), -in.get(blocks.standoff)), 0));
+                    -in.get(blocks.standoff) - in.get(blockHigh), -in.get(blocks.standoff)), 0, true));
         }
         ScrewRow row = new ScrewRow(blocks, in, new HolesRef("bearing block", holes, one.squareAssumed(), one.known()), "part", plate, false);
         List<GrownOutline.Disc> discs = row.places().stream().map(p -> new GrownOutline.Disc(p[0], p[1], row.cutRadiusMm() + in.get(edge))).toList();

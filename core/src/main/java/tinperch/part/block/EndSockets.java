@@ -136,11 +136,11 @@ public final class EndSockets {
                 cavities.add(socket);
                 cuts.add(Leaf.extrusion(socket.feature(), Profile.hole(0, 0, 2 * s.halfWide, SIDES), mouth, -BEYOND_MM, deep));
                 cuts.add(LyingHole.roof(socket));
-                held.add(new Held("rod" + of, Leaf.extrusion("rod" + of, Profile.disc(0, 0, rod.diameterMm(), SIDES), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in))));
+                held.add(new Held("rod" + of, Leaf.extrusion("rod" + of, Profile.disc(0, 0, rod.diameterMm(), SIDES), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in)), true));
             } else {
                 cuts.add(Leaf.extrusion("profile's socket", Profile.rectangle(0, 0, 2 * s.halfWide, 2 * s.halfHigh), mouth, -BEYOND_MM, deep));
                 ProfileRef p = profile.orElseThrow();
-                held.add(new Held(p.name(), Leaf.extrusion("profile", Profile.rectangle(0, 0, p.widthMm(), p.heightMm()), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in))));
+                held.add(new Held(p.name(), Leaf.extrusion("profile", Profile.rectangle(0, 0, p.widthMm(), p.heightMm()), mouth, -OUT_MM, deep - 0.2), Math.max(0, -looseMm(in)), true));
             }
             for (int i = 0; i < s.setAt.length; i++) {
                 String name = s.setAt.length == 1 ? of : of + " " + (char) ('A' + i);

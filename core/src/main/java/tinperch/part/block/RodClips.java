@@ -108,7 +108,7 @@ public final class RodClips {
     /** The rods in their clips. */
     private List<Held> rods(PartInputs in, RodRef rod, double halfMm) {
         return List.of(-1, 1).stream().map(side -> new Held(rod.name(), Leaf.extrusion("the rod", Profile.disc(0, 0, rod.diameterMm(), SIDES),
-                new Placement(new Vec3(side * in.get(apart) / 2, 0, -middleMm(in, rod)), Vec3.X, Vec3.Z.times(-1), Vec3.Y), -halfMm - 20, halfMm + 20), 0)).toList();
+                new Placement(new Vec3(side * in.get(apart) / 2, 0, -middleMm(in, rod)), Vec3.X, Vec3.Z.times(-1), Vec3.Y), -halfMm - 20, halfMm + 20), 0, true)).toList();
     }
 
     /** One of the clips: each lip gives way by half of what the mouth is too narrow. */

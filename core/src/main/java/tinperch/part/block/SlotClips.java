@@ -70,7 +70,7 @@ public final class SlotClips {
         List<Held> held = List.of(-1, 1).stream().map(side -> {
             double inner = profile.slotMm() / 2;
             double outer = Math.max(inner + 1, profile.widthMm() / 2);
-            return new Held(profile.name(), Leaf.extrusion("the profile's lip", Profile.rectangle(side * (inner + outer) / 2, 0, outer - inner, 2 * halfMm + 40), Placement.HERE, -lips, 0), 0);
+            return new Held(profile.name(), Leaf.extrusion("the profile's lip", Profile.rectangle(side * (inner + outer) / 2, 0, outer - inner, 2 * halfMm + 40), Placement.HERE, -lips, 0), 0, true);
         }).toList();
         return new Clips(adds, List.of(), held, List.of(new Joint.CantileverSnap("slot clips", t, deep + out, out, List.of(new Lever(barb, 1, "barb")))));
     }

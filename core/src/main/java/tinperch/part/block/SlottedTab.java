@@ -61,6 +61,6 @@ public final class SlottedTab {
         Placement site = standing.up().times(Placement.at(in.get(screws.x), in.get(screws.y), -row.standoffMm()).turnedDeg(in.get(screws.turn)));
         List<Reach> reaches = new ArrayList<>(standing.reaches());
         reaches.add(new Reach("bracket", Vec3.X, new Lever(thickness, 1, "bracket")));
-        return new Made(bodies, standing.cuts(0, true), standing.cavities(), standing.screws(), standing.heldThing(), new PartForm.Mount(site, false), reaches);
+        return new Made(bodies, standing.cuts(0, true), standing.cavities(), standing.screws(), standing.heldThing().standingThere(), new PartForm.Mount(site, false), reaches);
     }
 }

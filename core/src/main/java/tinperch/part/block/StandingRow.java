@@ -50,6 +50,6 @@ public record StandingRow(ScrewRow row, Placement up) {
     /** What it is screwed to. */
     public Held heldThing() {
         Held h = row.heldThing();
-        return new Held(h.name(), Pattern.placed(h.solid(), up, ""), h.touching());
+        return h.as(Pattern.placed(h.solid(), up, ""));
     }
 }

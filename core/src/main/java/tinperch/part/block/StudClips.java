@@ -59,7 +59,7 @@ public final class StudClips {
             adds.add(Leaf.extrusion("ear" + of, Profile.disc(0, 0, 2 * far, SIDES), p, -plateMm, 0));
             cuts.add(Leaf.extrusion("ear's bore" + of, Profile.hole(0, 0, bore, SIDES), p, -plateMm - BEYOND_MM, BEYOND_MM));
             cuts.add(Leaf.extrusion("ear's mouth" + of, mouth, p, -plateMm - BEYOND_MM, BEYOND_MM));
-            held.add(new Held(stud.name(), Leaf.extrusion("the stud", Profile.disc(0, 0, stud.diameterMm(), SIDES), p, -plateMm - STUD_LONG_MM, 5), 0));
+            held.add(new Held(stud.name(), Leaf.extrusion("the stud", Profile.disc(0, 0, stud.diameterMm(), SIDES), p, -plateMm - STUD_LONG_MM, 5), 0, true));
         }
         Joint joint = RodClips.jaw("stud clips", in.get(wall), bore, stud.diameterMm(), in.get(grip), new Lever(grip, 0.5, "grip"));
         return new Clips(adds, cuts, held, List.of(joint));

@@ -171,7 +171,7 @@ public final class BoardMount implements PartFamily {
             cuts.addAll(m.cuts(0));
             cavities.addAll(m.cavities());
             screws.addAll(m.screws());
-            held.add(m.heldThing());
+            held.add(m.heldThing().standingThere());
         });
         cuts.addAll(windows);
         slot(in, halfX, halfY, wall, floor + 1, top).ifPresent(cuts::add);

@@ -161,7 +161,7 @@ public final class ChannelGuide implements PartFamily {
         } else {
             pieces.add(Piece.only("guide", whole, rows.get(0).cavities(), reaches(rows.get(0))));
         }
-        Held runs = new Held(slide.name(), Leaf.extrusion("the slide", Profile.rectangle(0, 0, length + 40, slide.widthMm()), Placement.HERE, floor, floor + Math.max(1, slide.heightMm())), 0);
+        Held runs = new Held(slide.name(), Leaf.extrusion("the slide", Profile.rectangle(0, 0, length + 40, slide.widthMm()), Placement.HERE, floor, floor + Math.max(1, slide.heightMm())), 0, true);
         Placement site = Placement.at(in.get(SCREWS.x), in.get(SCREWS.y), -rows.get(0).standoffMm()).turnedDeg(in.get(SCREWS.turn));
         return new PartForm(pieces, screws, List.of(runs), joints, List.of(), List.of(
                 Dimension.across(View.TOP, -length / 2, -floorHalf, 0, length / 2, -floorHalf, 0, -14, LENGTH), Dimension.up(View.SIDE, 0, out, floor, 0, out, top, 8, HIGH),

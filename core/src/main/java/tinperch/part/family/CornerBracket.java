@@ -155,7 +155,7 @@ public final class CornerBracket implements PartFamily {
             cuts.addAll(r.cuts(0, in.get(ROOFS)));
             cavities.addAll(r.cavities());
             screws.addAll(r.screws());
-            held.add(r.heldThing());
+            held.add(r.heldThing().standingThere());
             reaches.addAll(r.reaches());
         }
         reaches.add(new Reach("lying leg", Vec3.Y, new Lever(THICKNESS, 1, "legs")));

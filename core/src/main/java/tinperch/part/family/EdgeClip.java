@@ -142,7 +142,7 @@ public final class EdgeClip implements PartFamily {
         body.addAll(table.bosses());
         // Laid on, before its screws are tightened: the jaw rests on the base and the foot hangs over the table.
         double hangs = Math.max(0, in.get(PRESS));
-        Held plate = new Held(base.name(), lying("the base", box(-Math.min(60, base.lengthMm()), in.get(LIFT) - hangs, 0, in.get(LIFT) + base.thicknessMm() - hangs), -10, 2 * half + 10), 0);
+        Held plate = new Held(base.name(), lying("the base", box(-Math.min(60, base.lengthMm()), in.get(LIFT) - hangs, 0, in.get(LIFT) + base.thicknessMm() - hangs), -10, 2 * half + 10), 0, true);
         Placement site = new Placement(new Vec3(0, -row.standoffMm() - hangs, half), Vec3.X, Vec3.Z.times(-1), Vec3.Y);
         List<Reach> reaches = new ArrayList<>(table.reaches());
         reaches.add(new Reach("foot", Vec3.Y, new Lever(FOOT, 1, "foot")));

@@ -209,7 +209,7 @@ public final class FanBracket implements PartFamily {
                     List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø")))
                     .from(new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X, Vec3.Z, Vec3.Y.times(-1)), ring));
         }
-        all.holding(mounted.heldThing());
+        all.holding(mounted.heldThing().standingThere());
         reaches(all);
         Placement site = mounted.up().times(Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -mount.standoffMm()).turnedDeg(in.get(MOUNT.turn)));
         return PartForm.of(all.piece("bracket"), all.screws(), all.held(),

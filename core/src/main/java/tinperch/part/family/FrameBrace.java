@@ -229,7 +229,7 @@ public final class FrameBrace implements PartFamily {
         if (hug > 0) {
             pieces.add(HUG.of(in, post, along, postMm));
         }
-        Held standing = new Held("post", hand(in, lying("the post", box(-20 - hug, 0, -row.standoffMm() - hug, high + along + 20), middle - postMm / 2, middle + postMm / 2)), 0);
+        Held standing = new Held("post", hand(in, lying("the post", box(-20 - hug, 0, -row.standoffMm() - hug, high + along + 20), middle - postMm / 2, middle + postMm / 2)), 0, true);
         Placement site = post.up().times(Placement.at(in.get(POST_SCREWS.x), in.get(POST_SCREWS.y), -row.standoffMm() - hug).turnedDeg(in.get(POST_SCREWS.turn)));
         List<Screw> screws = bushes.map(HexBushes.Made::screws).orElseGet(post::screws).stream().map(x -> x.clampingAlso(hug)).toList();
         return new PartForm(pieces, screws, List.of(standing), joints, List.of(), dimensions(in, along, deep), Optional.of(new PartForm.Mount(site, false)));

@@ -191,7 +191,7 @@ public final class GantryEnd implements PartFamily {
             cuts.addAll(m.cuts(hold.topMm()));
             cavities.addAll(m.cavities());
             screws.addAll(m.screws());
-            held.add(m.heldThing());
+            held.add(m.heldThing().standingThere());
         });
         held.add(new Held(motor.name(), box("motor", in.get(SCREWS.x) - motor.faceMm() / 2, in.get(SCREWS.x) + motor.faceMm() / 2, in.get(SCREWS.y) - motor.faceMm() / 2,
                 in.get(SCREWS.y) + motor.faceMm() / 2, -row.standoffMm() - motor.lengthMm(), -row.standoffMm()), 0));

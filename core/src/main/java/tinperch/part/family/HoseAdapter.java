@@ -147,7 +147,7 @@ public final class HoseAdapter implements PartFamily {
         double skin = Math.max(1, (hose.outerMm() - hose.innerMm()) / 2);
         Leaf slipped = Leaf.extrusion("hose", Profile.of(Profile.disc(0, 0, 2 * (root + skin), 48).ring(0), Profile.hole(0, 0, 2 * tip, 48).ring(0)),
                 Placement.HERE, start, top + 10);
-        return new PartForm(List.of(tubePiece, ringPiece), List.of(), List.of(new Held(opening.name(), board, 0), new Held(hose.name(), slipped, root - tip + 0.5)),
+        return new PartForm(List.of(tubePiece, ringPiece), List.of(), List.of(new Held(opening.name(), board, 0, true), new Held(hose.name(), slipped, root - tip + 0.5)),
                 List.of(snapOn), List.of(), List.of(
                         Dimension.across(View.FRONT, -outside, 0, from, outside, 0, from, -10, null),
                         Dimension.up(View.FRONT, outside, 0, from, outside, 0, 0, 8, FLANGE),

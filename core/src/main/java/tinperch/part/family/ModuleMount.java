@@ -199,13 +199,13 @@ public final class ModuleMount implements PartFamily {
             cuts.addAll(m.cuts(0, false));
             cavities.addAll(m.cavities());
             screws.addAll(m.screws());
-            held.add(m.heldThing());
+            held.add(m.heldThing().standingThere());
             reaches.addAll(m.reaches());
         });
         clips(in, y, plate).ifPresent(k -> {
             k.adds().forEach(s -> body.add(put(up, s)));
             k.cuts().forEach(s -> cuts.add(put(up, s)));
-            k.held().forEach(h -> held.add(new Held(h.name(), put(up, h.solid()), 0)));
+            k.held().forEach(h -> held.add(h.as(put(up, h.solid()))));
             joints.addAll(k.joints());
         });
         for (int i = 0; i < ties; i++) {

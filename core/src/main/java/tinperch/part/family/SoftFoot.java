@@ -120,7 +120,7 @@ public final class SoftFoot implements PartFamily {
         double x = row.places().stream().mapToDouble(p -> Math.abs(p[0])).max().orElse(0) + below;
         // The machine lies on its top, which meets the site: its underside.
         Placement site = new Placement(new Vec3(in.get(SCREWS.x), in.get(SCREWS.y), high + row.standoffMm()), Vec3.X, Vec3.Y.times(-1), Vec3.Z.times(-1)).turnedDeg(-in.get(SCREWS.turn));
-        return PartForm.of(Piece.only("foot", new Solid.Difference(new Solid.Union(all), row.cuts(0)), row.cavities(), reaches), row.screws(), List.of(row.heldThing()), List.of(
+        return PartForm.of(Piece.only("foot", new Solid.Difference(new Solid.Union(all), row.cuts(0)), row.cavities(), reaches), row.screws(), List.of(row.heldThing().standingThere()), List.of(
                 Dimension.up(View.FRONT, x, 0, 0, x, 0, high, 10, HEIGHT), Dimension.across(View.TOP, -x, 0, 0, x, 0, 0, -14, null)), Optional.of(new PartForm.Mount(site, false)));
     }
 

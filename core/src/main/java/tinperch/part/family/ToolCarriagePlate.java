@@ -193,7 +193,7 @@ public final class ToolCarriagePlate implements PartFamily {
         screws.addAll(tool.screws());
         Placement site = Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -mount.standoffMm()).turnedDeg(in.get(MOUNT.turn));
         return PartForm.of(Piece.only("plate", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(mount, tool)), screws,
-                List.of(mount.heldThing(), tool.heldThing()), dimensions(in, mount, tool), Optional.of(new PartForm.Mount(site, false)))
+                List.of(mount.heldThing().standingThere(), tool.heldThing()), dimensions(in, mount, tool), Optional.of(new PartForm.Mount(site, false)))
                 .withPorts(List.of(new Port("tool", "the holes of its tool side", in.get(TOOL_SIDE))));
     }
 

@@ -179,7 +179,7 @@ final class DryFitStation extends BorderPane implements View {
         Label what = Ui.text(w.neighbour().name() + " – " + w.feature() + "\n" + pose(w.pose()), "faint");
         HBox line = new HBox(8, gap, what);
         line.setAlignment(Pos.TOP_LEFT);
-        Button b = Ui.id(new Button(null, line), "fit-way-" + w.neighbour().id() + "-" + w.piece().id());
+        Button b = Ui.id(new Button(null, line), "fit-way-" + w.neighbour().id() + "-" + w.of());
         b.getStyleClass().add("row-button");
         b.setMaxWidth(Double.MAX_VALUE);
         b.setAlignment(Pos.TOP_LEFT);

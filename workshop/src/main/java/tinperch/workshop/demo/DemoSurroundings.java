@@ -12,6 +12,7 @@ import tinperch.machine.space.Distance;
 import tinperch.machine.space.End;
 import tinperch.machine.space.Neighbour.Form;
 import tinperch.machine.space.Neighbour.Kind;
+import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Run;
 import tinperch.machine.space.Site;
@@ -95,7 +96,7 @@ final class DemoSurroundings {
         box("post", "", Kind.SOLID, -60, 40, -10, 30, 40, 210, 3, 0);
         box("base plate", "", Kind.SOLID, -80, 20, -16, 230, 190, 6, 0.5, 0);
         box("bed", "bed", Kind.SOLID, -2, 60, -4, 124, 124, 4, 5, 0);
-        box("arm", "arm", Kind.SOLID, -57, 62, 30, 187, 16, 16, 2, 0);
+        box("arm", "arm", Kind.SOLID, -30, 62, 30, 160, 16, 16, 2, 0);
         box("hot block", "carriage", Kind.HOT, -9, 46, 2, 18, 14, 11, 3, 220);
         box("fan", "carriage", Kind.SOLID, -15, 34, 14, 30, 10, 30, 2, 0);
         access("knob", -72, 45, 30, 12, 30, 30, "-x", 40);
@@ -139,6 +140,7 @@ final class DemoSurroundings {
     private void ruff() {
         space = space.with(new Axis("x", Vec3.X, 0, 500, false, 1)).with(new Axis("u", Vec3.X, 0, 500, false, 3))
                 .with(new Axis("y", Vec3.Z, 0, 300, false, 2)).with(new Axis("v", Vec3.Z, 0, 300, false, 4));
+        space = space.with(new Group("left slide", List.of("x")));
         profile("left rail", -40, -60, -20, 600, 20, 20, "x");
         profile("right rail", -40, 640, -20, 600, 20, 20, "x");
         space = space.with(new Neighbour("n" + ++number, "left tower", "left carriage", Kind.SOLID, Form.PLATE, new Vec3(-30, -36, 6),
@@ -156,7 +158,7 @@ final class DemoSurroundings {
         box("stop switch", "", Kind.ACCESS, 560, 250, -20, 60, 100, 60, 0, 0);
         box("rear panel", "", Kind.SOLID, 600, 400, 40, 3, 160, 160, 0, 0);
         // Midway between the wheels of a carriage, on the rail's middle line.
-        site("left rail, outer side", "left carriage", 200, -50, -10, Vec3.Y.times(-1), 0.5, "");
+        site("left rail, outer side", "left slide", 200, -50, -10, Vec3.Y.times(-1), 0.5, "");
         // Beside the rail's end: the motor's shaft stands here, the guide rods lead along the rail.
         site("left rail, drive end", "", -100, -50, 12, Vec3.Z, 0.5, "");
         site("table, beside the right rail", "", 260, 720, -20, Vec3.Z, 0.5, "");

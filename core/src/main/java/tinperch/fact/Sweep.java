@@ -1,0 +1,159 @@
+package tinperch.fact;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.PriorityQueue;
+import tinperch.machine.space.Shape;
+import tinperch.solid.Bounds;
+import tinperch.solid.Placement;
+import tinperch.solid.Stop;
+import tinperch.solid.Vec3;
+import tinperch.solid.query.Clearance;
+import tinperch.solid.query.Nearest;
+import tinperch.solid.query.TriangleTree;
+
+/**
+ * The smallest gap between two shapes over stretches of several axes together. A gap cannot change by more than things move: halves of the ways whose middle lies so far off that
+ * nothing in them can come nearer than what is wanted, or than what was found, are left aside; the rest is halved on. Distances are between triangles.
+ */
+final class Sweep {
+    private static final double EXACT_MM = 0.05;
+    private static final int MOST_TESTED = 600;
+    /** Longer stretches are only asked whether anything in them may count. */
+    private static final double SHORT_MM = 3;
+
+    private Sweep() {}
+
+    /**
+     * A stretch of an axis.
+     *
+     * @param perMm how it shifts one against the other for a millimetre
+     */
+    record Travel(String axis, Vec3 perMm, double fromMm, double toMm) {}
+
+    /**
+     * The tightest place.
+     *
+     * @param depthMm how deep they are in one another there, 0 when they are not
+     * @param pose where the axes stand there
+     * @param feature of the one that is moved, nearest there; empty where it could not be told
+     * @param surelyMm the gap is nowhere smaller than this
+     */
+    record Tight(double gapMm, double depthMm, Map<String, Double> pose, String feature, double surelyMm) {}
+
+    private record Stretch(double[] at, double[] half, double leastMm) {}
+
+    /**
+     * Looks for it.
+     *
+     * @param own the one that is moved, {@code place} where it stands with all axes at zero, as the other sees it
+     * @param needMm larger gaps are not looked for
+     * @throws Stop.Stopped when nobody waits for it any more
+     */
+    static Optional<Tight> tightest(TriangleTree own, Placement place, Shape other, List<Travel> travels, double needMm, Stop stop) {
+        Vec3[] along = travels.stream().map(Travel::perMm).toArray(Vec3[]::new);
+        double[] at = travels.stream().mapToDouble(t -> (t.fromMm + t.toMm) / 2).toArray();
+        double[] half = travels.stream().mapToDouble(t -> (t.toMm - t.fromMm) / 2).toArray();
+        PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::leastMm));
+        open.add(new Stretch(at, half, 0));
+        Tight best = null;
+        double bestMm = needMm;
+        int tested = 0;
+        while (!open.isEmpty() && tested < MOST_TESTED && open.peek().leastMm < bestMm - EXACT_MM) {
+            Stretch s = open.poll();
+            stop.check();
+            Placement there = place.moved(shift(along, s.at));
+            double reach = reach(along, s.half);
+            double least = apart(swept(own.mesh().bounds().placed(there), along, s.half), other.bounds());
+            if (least >= bestMm - EXACT_MM) {
+                continue;
+            }
+            tested++;
+            if (reach > SHORT_MM) {
+                if (!Clearance.closerThan(other.tree(), own, there, bestMm + reach)) {
+                    continue;
+                }
+            } else {
+                Clearance found = Clearance.between(other.tree(), own, there, stop);
+                double value = found.depthMm() > 0 ? -found.depthMm() : found.gapMm();
+                least = Math.max(least, found.gapMm() - reach);
+                if (value < bestMm) {
+                    bestMm = value;
+                    Vec3 on = there.local(found.onSecond());
+                    best = new Tight(found.gapMm(), found.depthMm(), pose(travels, s.at), own.mesh().faces().get(own.mesh().faceOf(Nearest.triangle(own, on))).feature(), 0);
+                }
+                if (found.depthMm() > 0) {
+                    break;
+                }
+            }
+            if (reach > EXACT_MM) {
+                halve(s, Math.max(s.leastMm, least), along, open);
+            }
+        }
+        double surely = open.isEmpty() ? bestMm : Math.min(bestMm, open.peek().leastMm);
+        if (best == null && tested >= MOST_TESTED) {
+            best = new Tight(needMm, 0, pose(travels, at), "", 0);
+        }
+        return Optional.ofNullable(best).map(t -> new Tight(t.gapMm, t.depthMm, t.pose, t.feature, Math.max(0, surely)));
+    }
+
+    /** Halves the axis that reaches farthest. */
+    private static void halve(Stretch s, double least, Vec3[] along, PriorityQueue<Stretch> open) {
+        int longest = 0;
+        for (int i = 1; i < s.half.length; i++) {
+            longest = s.half[i] * along[i].length() > s.half[longest] * along[longest].length() ? i : longest;
+        }
+        for (int side = -1; side <= 1; side += 2) {
+            double[] at = s.at.clone();
+            double[] half = s.half.clone();
+            half[longest] /= 2;
+            at[longest] += side * half[longest];
+            open.add(new Stretch(at, half, least));
+        }
+    }
+
+    private static Vec3 shift(Vec3[] along, double[] at) {
+        Vec3 sum = Vec3.ZERO;
+        for (int i = 0; i < at.length; i++) {
+            sum = sum.plus(along[i].times(at[i]));
+        }
+        return sum;
+    }
+
+    /** How far each way anything in a stretch is from its middle. */
+    private static Vec3 spread(Vec3[] along, double[] half) {
+        Vec3 sum = Vec3.ZERO;
+        for (int i = 0; i < half.length; i++) {
+            sum = sum.plus(new Vec3(Math.abs(along[i].x()), Math.abs(along[i].y()), Math.abs(along[i].z())).times(half[i]));
+        }
+        return sum;
+    }
+
+    private static double reach(Vec3[] along, double[] half) {
+        return spread(along, half).length();
+    }
+
+    /** A box with all it passes on its ways. */
+    private static Bounds swept(Bounds box, Vec3[] along, double[] half) {
+        Vec3 by = spread(along, half);
+        return new Bounds(box.min().minus(by), box.max().plus(by));
+    }
+
+    private static double apart(Bounds a, Bounds b) {
+        double x = Math.max(0, Math.max(a.min().x() - b.max().x(), b.min().x() - a.max().x()));
+        double y = Math.max(0, Math.max(a.min().y() - b.max().y(), b.min().y() - a.max().y()));
+        double z = Math.max(0, Math.max(a.min().z() - b.max().z(), b.min().z() - a.max().z()));
+        return Math.sqrt(x * x + y * y + z * z);
+    }
+
+    private static Map<String, Double> pose(List<Travel> travels, double[] at) {
+        Map<String, Double> pose = new HashMap<>();
+        for (int i = 0; i < at.length; i++) {
+            pose.put(travels.get(i).axis(), at[i]);
+        }
+        return pose;
+    }
+}
