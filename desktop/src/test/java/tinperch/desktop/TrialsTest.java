@@ -67,6 +67,41 @@ public class TrialsTest extends WindowTest {
         assertEquals(r4.life().end(), Revision.End.FAILED);
     }
 
+    /** A line there and back 300 times, 36 mm each way, before at 60 mm/s and now at 90: a trapezoid each way. */
+    @Test
+    public void twoPrintsMakeATrialOfTheirTime() throws Exception {
+        goTo(BLOWER, Station.TRIAL);
+        java.nio.file.Path slow = print("slow.gcode", 60);
+        java.nio.file.Path fast = print("fast.gcode", 90);
+        drop("print-time-before", slow);
+        waitFor(() -> text("print-time-said").startsWith("slow.gcode: "), text("print-time-said"));
+        drop("print-time-after", fast);
+        waitFor(() -> text("trial-what").equals("print time"), text("print-time-said"));
+        double a = desk.state().machine("avocet").orElseThrow().book().at(java.time.LocalDate.now(), "").value("accel.x").orElse(1000.0);
+        assertEquals(text("trial-before"), tinperch.quantity.Quantity.fixed(600 * tinperch.printing.MoveTime.trapezoidS(36, 60, a) / 60, 1).replace(".0", "") + " min");
+        press("trial-add");
+        Trial t = trials().get(trials().size() - 1);
+        assertEquals(t.says(), Comparison.Says.BETTER);
+        assertTrue(t.after().from().contains("fast.gcode, by its moves"), t.after().from());
+        drop("print-time-after", java.nio.file.Files.writeString(folder.resolve("poem.gcode"), "no move at all"));
+        waitFor(() -> text("print-time-said").contains("no print as G-code"), text("print-time-said"));
+    }
+
+    private void drop(String id, java.nio.file.Path file) throws Exception {
+        onFx(() -> {
+            tinperch.desktop.look.Dropped.drop(find(id), file);
+            return null;
+        });
+    }
+
+    private java.nio.file.Path print(String name, int mmS) throws java.io.IOException {
+        StringBuilder s = new StringBuilder("G90\nM83\n");
+        for (int i = 0; i < 300; i++) {
+            s.append("G1 X36 E1 F").append(60 * mmS).append("\nG1 X0 E1\n");
+        }
+        return java.nio.file.Files.writeString(folder.resolve(name), s);
+    }
+
     @Test
     public void twoRecordingsMakeATrial() throws Exception {
         goTo(BLOWER, Station.TRIAL);

@@ -55,7 +55,7 @@ final class TrialStation extends GridPane implements View {
         Button take = Ui.id(Ui.button("Take both", "mdi2a-arrow-up", this::take), "trial-take");
         taken = new VBox(6, Ui.label("From reading sheets and recordings", "section"), Ui.label("Before", "field-label"), first, Ui.label("After", "field-label"), second, take);
         Button temperatures = Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right", () -> desk.machine().ifPresent(m -> desk.goTo(m, Page.TEMPERATURES)));
-        VBox write = new VBox(16, new VBox(8, Ui.label("Try it again", "section"), form), taken, temperatures);
+        VBox write = new VBox(16, new VBox(8, Ui.label("Try it again", "section"), form), taken, Ui.id(new PrintTimes(desk, form), "print-times"), temperatures);
         write.getStyleClass().add("panel");
         VBox list = new VBox(10, Ui.label("What it changed", "section"), done);
         list.getStyleClass().add("panel");

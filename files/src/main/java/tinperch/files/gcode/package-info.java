@@ -1,0 +1,2 @@
+/** Prints as G-code: how long they take. */
+package tinperch.files.gcode;
