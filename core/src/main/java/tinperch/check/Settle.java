@@ -23,6 +23,8 @@ public record Settle(By by, String of, String label) {
         MODEL,
         /** Say in the machine's book. */
         BOOK,
+        /** Say what it bears. */
+        LOAD,
         /** Record a temperature. */
         LOG,
         /** Reckon once more. */

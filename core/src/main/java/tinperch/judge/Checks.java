@@ -22,6 +22,7 @@ import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
 import tinperch.check.SealCheck;
 import tinperch.check.SkinCheck;
+import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.WallCheck;
 
@@ -49,7 +50,8 @@ public final class Checks {
             new MarkCheck(),
             new SpotCheck(),
             new HeatCheck(),
-            new ChamberCheck());
+            new ChamberCheck(),
+            new StrengthCheck());
 
     private Checks() {}
 }

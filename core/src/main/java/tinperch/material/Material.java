@@ -21,11 +21,12 @@ import tinperch.quantity.Table;
  * @param nozzleC usual nozzle temperature, °C
  * @param bedC usual bed temperature, °C
  * @param snapStrainPercent what a snap of it stands again and again, %
+ * @param steadyPercent of its strength it bears all the time, %: it creeps (common practice)
  */
 public record Material(String name, double densityGcm3, double glassTransitionC, double useLimitC, double modulusGPa,
         double strengthMPa, double acrossLayersMPa, double shrinkPercent, double dryAtC, double conductivityWmK,
         boolean fumes, boolean needsHeatedBed, double nozzleC, double bedC,
-        double snapStrainPercent) {
+        double snapStrainPercent, double steadyPercent) {
 
     /** The materials that ship with the application. */
     public static final List<Material> STANDARD = Table.read(Material.class, "materials.csv", Material.class);

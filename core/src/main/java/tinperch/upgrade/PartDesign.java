@@ -21,11 +21,13 @@ import tinperch.part.param.Values;
  * @param features placed by the person, in the order they are made
  * @param siteId the site of the machine it mounts on; empty when none was chosen
  * @param accepted findings its owner lives with
+ * @param loads forces it bears
  */
 public record PartDesign(String id, String familyId, String name, Values values, String material, Map<String, Binding> bindings,
-        List<Feature> features, String siteId, List<Accepted> accepted) {
+        List<Feature> features, String siteId, List<Accepted> accepted, List<Load> loads) {
     /** What a new part is to be printed in: tough, easy, and stands some warmth (common practice for parts of machines). */
     public static final String FIRST_MATERIAL = "PETG";
+    private static final int MOST_LOADS = 50;
     /** More features than this are a broken file. */
     public static final int MOST_FEATURES = 500;
 
@@ -47,23 +49,24 @@ public record PartDesign(String id, String familyId, String name, Values values,
         features = features == null ? List.of() : features.stream().filter(f -> f != null).limit(MOST_FEATURES).toList();
         siteId = siteId == null ? "" : siteId;
         accepted = accepted == null ? List.of() : accepted.stream().filter(a -> a != null).toList();
+        loads = loads == null ? List.of() : loads.stream().filter(l -> l != null && l.id() != null).limit(MOST_LOADS).toList();
     }
 
     /** One of which nothing was accepted. */
     public PartDesign(String id, String familyId, String name, Values values, String material, Map<String, Binding> bindings, List<Feature> features, String siteId) {
-        this(id, familyId, name, values, material, bindings, features, siteId, List.of());
+        this(id, familyId, name, values, material, bindings, features, siteId, List.of(), List.of());
     }
 
     /** With a finding accepted; one accepted before under its id is replaced. */
     public PartDesign accepting(Accepted a) {
         List<Accepted> next = new ArrayList<>(notAccepting(a.findingId()).accepted);
         next.add(a);
-        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, next);
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, next, loads);
     }
 
     /** With a finding open again. */
     public PartDesign notAccepting(String findingId) {
-        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, accepted.stream().filter(a -> !a.findingId().equals(findingId)).toList());
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, accepted.stream().filter(a -> !a.findingId().equals(findingId)).toList(), loads);
     }
 
     /** A new part of a family. */
@@ -73,39 +76,51 @@ public record PartDesign(String id, String familyId, String name, Values values,
 
     /** With other values. */
     public PartDesign with(Values next) {
-        return new PartDesign(id, familyId, name, next, material, bindings, features, siteId, accepted);
+        return new PartDesign(id, familyId, name, next, material, bindings, features, siteId, accepted, loads);
     }
 
     /** To be printed in another material. */
     public PartDesign withMaterial(String next) {
-        return new PartDesign(id, familyId, name, values, next, bindings, features, siteId, accepted);
+        return new PartDesign(id, familyId, name, values, next, bindings, features, siteId, accepted, loads);
     }
 
     /** Under another name. */
     public PartDesign withName(String next) {
-        return new PartDesign(id, familyId, next, values, material, bindings, features, siteId, accepted);
+        return new PartDesign(id, familyId, next, values, material, bindings, features, siteId, accepted, loads);
     }
 
     /** Under another id. */
     public PartDesign withId(String next) {
-        return new PartDesign(next, familyId, name, values, material, bindings, features, siteId, accepted);
+        return new PartDesign(next, familyId, name, values, material, bindings, features, siteId, accepted, loads);
     }
 
     /** Mounted on another site; on none when its id is empty. */
     public PartDesign atSite(String next) {
-        return new PartDesign(id, familyId, name, values, material, bindings, features, next, accepted);
+        return new PartDesign(id, familyId, name, values, material, bindings, features, next, accepted, loads);
     }
 
     /** With a role bound to something else. */
     public PartDesign bound(String roleId, Binding binding) {
         Map<String, Binding> copy = new TreeMap<>(bindings);
         copy.put(roleId, binding);
-        return new PartDesign(id, familyId, name, values, material, copy, features, siteId, accepted);
+        return new PartDesign(id, familyId, name, values, material, copy, features, siteId, accepted, loads);
     }
 
     /** With all roles bound as told. */
     public PartDesign bound(Map<String, Binding> next) {
-        return new PartDesign(id, familyId, name, values, material, next, features, siteId, accepted);
+        return new PartDesign(id, familyId, name, values, material, next, features, siteId, accepted, loads);
+    }
+
+    /** With a load put on, or changed when its id is known. */
+    public PartDesign bearing(Load load) {
+        List<Load> next = new ArrayList<>(withoutLoad(load.id()).loads);
+        next.add(load);
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, accepted, next);
+    }
+
+    /** Without a load. */
+    public PartDesign withoutLoad(String loadId) {
+        return new PartDesign(id, familyId, name, values, material, bindings, features, siteId, accepted, loads.stream().filter(l -> !l.id().equals(loadId)).toList());
     }
 
     /** A feature by its id; empty when there is none of it. */
@@ -140,6 +155,6 @@ public record PartDesign(String id, String familyId, String name, Values values,
     }
 
     private PartDesign withFeatures(List<Feature> next) {
-        return new PartDesign(id, familyId, name, values, material, bindings, next, siteId, accepted);
+        return new PartDesign(id, familyId, name, values, material, bindings, next, siteId, accepted, loads);
     }
 }

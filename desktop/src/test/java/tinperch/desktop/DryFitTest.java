@@ -68,7 +68,7 @@ public class DryFitTest extends WindowTest {
         waitFor(() -> text("fit-touched").startsWith("Click a place"), text("fit-touched"));
         waitFor(() -> text("fit-estimate").contains("beside hot block"), text("fit-estimate"));
         assertTrue(need("spot-put").isDisabled(), "no place was clicked on yet");
-        Node table = need("turntable");
+        Node table = tinperch.desktop.look.Ui.find(need("in-place-view"), "turntable");
         WaitForAsyncUtils.waitForFxEvents();
         Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
         robot.clickOn(b.getCenterX(), b.getCenterY() + 8);
@@ -80,6 +80,35 @@ public class DryFitTest extends WindowTest {
         assertTrue(spot.gapMm() > 5 && spot.gapMm() < 40, spot.toString());
         click("undo");
         assertTrue(desk.state().machine("avocet").orElseThrow().run("demo-carriage").orElseThrow().first(Channel.Kind.SPOT).orElseThrow().spot().isEmpty());
+    }
+
+    /** A hand's push on the plate: said where one clicks, judged, taken away again. */
+    @Test
+    public void whatItBearsIsSaidWithAClick() throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        waitFor(() -> desk.settledProperty().get() && find("settle-strength") != null, "it is asked what it bears");
+        press("settle-strength");
+        waitFor(() -> find("load-put") != null && ((ToggleButton) find("fit-load")).isSelected(), "the way leads to the load");
+        assertTrue(need("load-put").isDisabled(), "no place yet");
+        Node table = tinperch.desktop.look.Ui.find(need("in-place-view"), "turntable");
+        WaitForAsyncUtils.waitForFxEvents();
+        // In the middle is the opening for the air.
+        Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
+        for (int k = 1; k < 7 && need("load-put").isDisabled(); k++) {
+            robot.clickOn(b.getCenterX(), b.getCenterY() + (k % 2 == 0 ? 26 : -26) * k);
+            WaitForAsyncUtils.waitForFxEvents();
+        }
+        assertTrue(text("load-said").startsWith("On the plate at "), text("load-said"));
+        type("load-newton", "nothing");
+        assertTrue(text("load-complaint").contains("nothing"), text("load-complaint"));
+        type("load-newton", "4 kg");
+        waitFor(() -> desk.part().orElseThrow().loads().size() == 1, text("load-complaint"));
+        assertEquals(desk.part().orElseThrow().loads().get(0).forceN().length(), 4 * 9.80665, 1e-6, "a spring scale's kilograms are taken as force");
+        waitFor(() -> desk.settledProperty().get() && desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().startsWith("strength.load-")), "it is judged");
+        press("load-away-" + desk.part().orElseThrow().loads().get(0).id());
+        assertEquals(desk.part().orElseThrow().loads().size(), 0);
+        click("undo");
+        assertEquals(desk.part().orElseThrow().loads().size(), 1);
     }
 
     @Test

@@ -31,6 +31,26 @@ public final class Nearest {
         return n.best;
     }
 
+    /** The place of a triangle that is nearest to a point. */
+    public static Vec3 onTriangle(Vec3 p, Vec3 a, Vec3 b, Vec3 c) {
+        Vec3 n = b.minus(a).cross(c.minus(a));
+        double nn = n.dot(n);
+        if (nn > 0 && n.dot(b.minus(a).cross(p.minus(a))) >= 0 && n.dot(c.minus(b).cross(p.minus(b))) >= 0 && n.dot(a.minus(c).cross(p.minus(c))) >= 0) {
+            return p.minus(n.times(n.dot(p.minus(a)) / nn));
+        }
+        Vec3 best = onSegment(p, a, b);
+        for (Vec3 q : new Vec3[] {onSegment(p, b, c), onSegment(p, c, a)}) {
+            best = q.minus(p).length() < best.minus(p).length() ? q : best;
+        }
+        return best;
+    }
+
+    private static Vec3 onSegment(Vec3 p, Vec3 a, Vec3 b) {
+        Vec3 d = b.minus(a);
+        double len = d.dot(d);
+        return a.plus(d.times(len > 0 ? Math.max(0, Math.min(1, p.minus(a).dot(d) / len)) : 0));
+    }
+
     private void walk(int node) {
         if (tree.isLeaf(node)) {
             for (int i = 0; i < tree.count(node); i++) {

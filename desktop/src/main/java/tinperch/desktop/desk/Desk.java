@@ -267,6 +267,10 @@ public final class Desk implements AutoCloseable {
                 }
             });
             case BOOK -> machine().ifPresent(m -> goTo(m, Page.BOOK));
+            case LOAD -> {
+                goTo(Station.DRY_FIT);
+                onMachine.set(new OnMachine(Fit.LOAD, Map.of()));
+            }
             case LOG -> machine().ifPresent(m -> goTo(m, Page.TEMPERATURES));
             case AGAIN -> {
                 looked = null;
@@ -276,19 +280,22 @@ public final class Desk implements AutoCloseable {
     }
 
     /** What is to be shown on Dry fit: where the axes stand, or the heat. */
-    public record OnMachine(boolean heat, Map<String, Double> pose) {}
+    public record OnMachine(Fit what, Map<String, Double> pose) {}
+
+    /** What Dry fit shows. */
+    public enum Fit { CLEARANCE, HEAT, LOAD }
 
     /** Shows a finding on the machine: the axes where it happens, or the heat. */
     public void showOnMachine(Finding f) {
         goTo(Station.DRY_FIT);
-        onMachine.set(new OnMachine(f.subject() == Subject.HEAT, f.pose()));
+        onMachine.set(new OnMachine(f.subject() == Subject.HEAT ? Fit.HEAT : Fit.CLEARANCE, f.pose()));
     }
 
     /** Shows how warm a part gets. */
     public void showHeat(Upgrade u, String partId) {
         goTo(u, Station.DRY_FIT);
         show(partId);
-        onMachine.set(new OnMachine(true, Map.of()));
+        onMachine.set(new OnMachine(Fit.HEAT, Map.of()));
     }
 
     /** What is to be shown on Dry fit, once; null for nothing. */

@@ -35,7 +35,7 @@ import tinperch.upgrade.Case;
 public final class PartInPlace extends BorderPane implements View {
     private static final String PART = "the part itself";
     private static final double AROUND_MM = 30;
-    private static final double HEAT_AROUND_MM = 8;
+    private static final double CLOSE_MM = 8;
 
     private final Desk desk;
     private final SpaceViews views;
@@ -51,6 +51,8 @@ public final class PartInPlace extends BorderPane implements View {
     private Shape part;
     private String group = "";
     private HeatPictureFact.Picture heat;
+    private Look look = Look.MACHINE;
+    private BiConsumer<String, Vec3> pointed = (f, at) -> { };
     private BiConsumer<HeatPictureFact.Face, Vec3> touched = (f, at) -> { };
     private Consumer<Optional<HeatPictureFact.Picture>> warmed = p -> { };
 
@@ -72,33 +74,51 @@ public final class PartInPlace extends BorderPane implements View {
         setPadding(new javafx.geometry.Insets(6, 12, 10, 12));
     }
 
-    /** The views and the strips, or for heat, which is reckoned with the axes at home, the turntable alone. */
-    private void arrange(boolean warm) {
+    /** The views and the strips, or, with the axes at home, the turntable alone. */
+    private void arrange(boolean large) {
         setRight(null);
         setCenter(null);
-        setRight(warm ? null : table);
-        setCenter(warm ? table : views);
-        setBottom(warm ? null : below);
+        setRight(large ? null : table);
+        setCenter(large ? table : views);
+        setBottom(large ? null : below);
+    }
+
+    /** How it is looked at. */
+    public enum Look {
+        /** Among its neighbours, with the axes to be moved. */
+        MACHINE,
+        /** How warm it gets. */
+        HEAT,
+        /** By itself and large, to be pointed at. */
+        CLOSE
+    }
+
+    /** @param told the feature and the place that is clicked on when it is looked at close, with all axes at zero */
+    public void onPointed(BiConsumer<String, Vec3> told) {
+        pointed = told;
     }
 
     /**
-     * Shows how warm it gets instead of what it is, or not any more.
+     * Looks at it otherwise.
      *
-     * @param warmed told what is shown as often as it is another, or that there is nothing
-     * @param touched told a place that is clicked on, with all axes at zero
+     * @param warmed told the heat that is shown as often as it is another, or that there is none
+     * @param touched told a place of it that is clicked on, with all axes at zero
      */
-    public void warm(boolean on, Consumer<Optional<HeatPictureFact.Picture>> warmed, BiConsumer<HeatPictureFact.Face, Vec3> touched) {
+    public void look(Look how, Consumer<Optional<HeatPictureFact.Picture>> warmed, BiConsumer<HeatPictureFact.Face, Vec3> touched) {
         this.warmed = warmed;
         this.touched = touched;
-        boolean turned = on && getCenter() != table;
-        if (on != (getCenter() == table)) {
-            arrange(on);
+        look = how;
+        boolean on = how == Look.HEAT;
+        boolean large = how != Look.MACHINE;
+        boolean turned = on && heat == null;
+        if (large != (getCenter() == table)) {
+            arrange(large);
         }
         heat = null;
         Case now = asked;
         if (on && now != null) {
             desk.engine().find(now, HeatPictureFact.PICTURE, p -> {
-                if (now.equals(asked)) {
+                if (now.equals(asked) && look == Look.HEAT) {
                     heat = p.orElse(null);
                     if (turned) {
                         p.flatMap(HeatPictureFact.Picture::hottest).ifPresent(q -> table.lookAt(q.normal()));
@@ -113,8 +133,11 @@ public final class PartInPlace extends BorderPane implements View {
     }
 
     private void picked(Picked face) {
+        Vec3 at = face.at().minus(space.shift(group, space.home()));
         if (heat != null && face.face() >= 0 && face.face() < heat.faces().size()) {
-            touched.accept(heat.faces().get(face.face()), face.at().minus(space.shift(group, space.home())));
+            touched.accept(heat.faces().get(face.face()), at);
+        } else if (look == Look.CLOSE && face.face() >= 0) {
+            pointed.accept(face.feature(), at);
         }
     }
 
@@ -165,10 +188,10 @@ public final class PartInPlace extends BorderPane implements View {
         if (part == null) {
             return;
         }
-        Map<String, Double> pose = heat == null ? strips.pose() : space.home();
+        Map<String, Double> pose = look == Look.MACHINE ? strips.pose() : space.home();
         Vec3 shift = space.shift(group, pose);
         Bounds b = part.bounds();
-        double around = heat == null ? AROUND_MM : HEAT_AROUND_MM;
+        double around = look == Look.MACHINE ? AROUND_MM : CLOSE_MM;
         Vec3 room = new Vec3(around, around, around);
         Bounds near = new Bounds(b.min().plus(shift).minus(room), b.max().plus(shift).plus(room));
         views.show(space, shapes, Map.of(), pose, PART, near);
@@ -176,7 +199,7 @@ public final class PartInPlace extends BorderPane implements View {
         for (Neighbour n : space.neighbours()) {
             Shape s = shapes.get(n.id());
             Vec3 by = space.shift(n.group(), pose);
-            if (s != part && s != null && (heat == null ? n.isMatter() : n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
+            if (s != part && s != null && (look == Look.MACHINE ? n.isMatter() : look == Look.HEAT && n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
                 ghosts.add(Mesh.gathered(List.of(s.drawn()), List.of(by), List.of(n.id())));
             }
         }
@@ -188,7 +211,7 @@ public final class PartInPlace extends BorderPane implements View {
             table.tint(Scene.PLAIN);
             table.showMoving(Mesh.gathered(List.of(part.drawn()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);
         }
-        if (heat == null) {
+        if (look == Look.MACHINE) {
             strips.show();
             watch.moved(pose);
         }

@@ -153,7 +153,9 @@ final class Walk {
         });
         detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
         step("dry-fit", () -> desk.goTo(blower, Station.DRY_FIT));
-        step("dry-fit-heat", () -> ((ToggleButton) find("#fit-heat")).fire());
+        detail("dry-fit-warming", () -> ((ToggleButton) find("#fit-heat")).fire());
+        step("dry-fit-heat", () -> { });
+        step("dry-fit-load", () -> ((ToggleButton) find("#fit-load")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("trial", () -> desk.goTo(blower, Station.TRIAL));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));

@@ -41,6 +41,8 @@ final class DryFitStation extends BorderPane implements View {
     private final PartInPlace place;
     private final VBox near = new Column(6);
     private final ToggleButton clearance = Ui.id(new ToggleButton("Clearance"), "fit-clearance");
+    private final ToggleButton load = Ui.id(new ToggleButton("Load"), "fit-load");
+    private final LoadPane loads;
     private final ToggleButton heat = Ui.id(new ToggleButton("Heat"), "fit-heat");
     private final HeatLegend legend;
     private final Label touched = Ui.id(Ui.text("", "faint"), "fit-touched");
@@ -62,6 +64,11 @@ final class DryFitStation extends BorderPane implements View {
         ToggleGroup group = new ToggleGroup();
         clearance.setToggleGroup(group);
         heat.setToggleGroup(group);
+        load.setToggleGroup(group);
+        load.getStyleClass().add("sheet-tab");
+        Ui.tip(load, "What pulls and pushes on it, and where");
+        loads = new LoadPane(desk);
+        place.onPointed(loads::touch);
         clearance.setSelected(true);
         clearance.getStyleClass().add("sheet-tab");
         heat.getStyleClass().add("sheet-tab");
@@ -77,7 +84,7 @@ final class DryFitStation extends BorderPane implements View {
         ways = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near);
         warmth = new VBox(8, Ui.label("How warm it gets", "section"), estimate, legend, touched, spot, Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right",
                 () -> desk.settle(new tinperch.check.Settle(tinperch.check.Settle.By.LOG, "", ""))));
-        VBox side = new VBox(14, new HBox(6, clearance, heat), ways, warmth);
+        VBox side = new VBox(14, new HBox(6, clearance, heat, load), ways, warmth, loads);
         side.getStyleClass().add("panel");
         Scroller scroll = new Scroller(side);
         scroll.setPrefWidth(318);
@@ -92,8 +99,9 @@ final class DryFitStation extends BorderPane implements View {
     private void look() {
         Ui.see(warmth, heat.isSelected());
         Ui.see(ways, clearance.isSelected());
-        touched.setText("");
-        place.warm(heat.isSelected(), this::warmed, this::touch);
+        touched.setText("Reckoning …");
+        Ui.see(loads, load.isSelected());
+        place.look(heat.isSelected() ? PartInPlace.Look.HEAT : load.isSelected() ? PartInPlace.Look.CLOSE : PartInPlace.Look.MACHINE, this::warmed, this::touch);
     }
 
     private void warmed(Optional<HeatPictureFact.Picture> picture) {
@@ -127,7 +135,7 @@ final class DryFitStation extends BorderPane implements View {
             return;
         }
         desk.onMachineProperty().set(null);
-        (f.heat() ? heat : clearance).setSelected(true);
+        (f.what() == Desk.Fit.HEAT ? heat : f.what() == Desk.Fit.LOAD ? load : clearance).setSelected(true);
         place.put(f.pose());
     }
 
@@ -136,6 +144,7 @@ final class DryFitStation extends BorderPane implements View {
         parts.refresh();
         place.refresh();
         spot.refresh();
+        loads.refresh();
         Optional<Case> now = desk.looked();
         if (now.isEmpty()) {
             asked = null;

@@ -1,0 +1,111 @@
+package tinperch.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import tinperch.fact.Facts;
+import tinperch.fact.FormFact;
+import tinperch.fact.StrengthFact;
+import tinperch.fact.StrengthFact.Borne;
+import tinperch.material.Material;
+import tinperch.part.form.Reach;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.strength.SectionWalk;
+import tinperch.strength.SectionWalk.Station;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
+import tinperch.upgrade.Load;
+
+/** Does the part bear what is put on it? The weakest section between the load and where it lies on the machine, across layers where the section lies in them. */
+public final class StrengthCheck implements Check {
+    /** Of the strength, again and again, as shaken or pulled every stroke, and now and then (common practice); all the time the material says. */
+    private static final double AGAIN = 0.25;
+    private static final double ONCE = 0.5;
+    private static final double IN_LAYERS_COS = Math.cos(Math.toRadians(45));
+    private static final int MOST_REMEDIES = 4;
+
+    @Override
+    public String about() {
+        return "strength";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        Optional<Material> m = Material.find(c.part().material());
+        if (m.isEmpty() || facts.get(FormFact.FORM).form().map(f -> f.mount().isEmpty()).orElse(true)) {
+            return List.of();
+        }
+        if (c.part().loads().isEmpty()) {
+            return List.of(Finding.of("strength", Severity.CANT_TELL, "Whether it bears its load cannot be told", "Nothing is said of what pulls or pushes on it: a weight, a hand, a belt.").settledBy(Settle.By.LOAD, "", "say what it bears"));
+        }
+        List<Finding> all = new ArrayList<>();
+        facts.get(StrengthFact.STRENGTH).forEach(b -> all.add(finding(b, c, m.get())));
+        return all;
+    }
+
+    private static double share(Load.Lasting lasting, Material m) {
+        return switch (lasting) {
+            case STEADY -> m.steadyPercent() / 100;
+            case AGAIN -> AGAIN;
+            case ONCE -> ONCE;
+        };
+    }
+
+    /** Sections that lie nearly in a layer are pulled apart between layers. */
+    private static boolean betweenLayers(Station s) {
+        return Math.abs(s.normal().z()) > IN_LAYERS_COS;
+    }
+
+    private static double strengthMPa(Station s, Material m) {
+        return betweenLayers(s) ? m.acrossLayersMPa() : m.strengthMPa();
+    }
+
+    private static Finding finding(Borne b, Case c, Material m) {
+        Load l = b.load();
+        String id = "strength." + l.id();
+        String name = l.name().isBlank() ? "the load" : "“" + l.name() + "”";
+        String force = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " " + l.lasting().label();
+        if (b.how() == StrengthFact.How.HELD_BY_ANOTHER) {
+            return Finding.of(id, Severity.CANT_TELL, "What " + name + " does to the " + b.piece().name() + " cannot be told", "This piece lies on the machine nowhere: another piece holds it, and how is not reckoned. Put the load on the piece that is screwed on.")
+                    .settledBy(Settle.By.LOAD, "", "put it elsewhere").at(b.piece().id(), "");
+        }
+        if (b.how() == StrengthFact.How.OVER_ITS_FIXING) {
+            return Finding.of(id, Severity.FINE, "The " + b.piece().name() + " bears " + name + " right over its fixing", force + " acts where it lies on the machine.").at(b.piece().id(), "");
+        }
+        SectionWalk walk = b.walk().orElseThrow();
+        double share = share(l.lasting(), m);
+        Station s = walk.weakest(x -> share * strengthMPa(x, m)).orElseThrow();
+        double strength = strengthMPa(s, m);
+        double allowed = share * strength;
+        Severity severity = s.stressMPa() > strength ? Severity.STOP : s.stressMPa() > allowed ? Severity.LOOK : Severity.FINE;
+        double gives = Math.abs(walk.deflectionMm());
+        String what = switch (severity) {
+            case STOP -> "The " + b.piece().name() + " breaks under " + name;
+            case LOOK -> "The " + b.piece().name() + " does not bear " + name + " for long";
+            default -> "The " + b.piece().name() + " bears " + name;
+        };
+        String why = force + " " + Quantity.fixed(s.alongMm(), 0) + " mm from its weakest section (" + Quantity.fixed(s.areaMm2(), 0) + " mm²" + (betweenLayers(s) ? ", between layers" : "") + "): " + Quantity.fixed(s.stressMPa(), 1)
+                + " MPa; " + m.name() + " bears " + Quantity.fixed(strength, 0) + (betweenLayers(s) ? " across layers" : "") + ", of that " + Math.round(100 * share) + " % " + l.lasting().label() + " (common practice). It gives by "
+                + Quantity.mm(Math.round(gives * 100) / 100.0) + " there. Estimate: printed solid, held where it lies on the machine nearest to the load.";
+        Finding f = Finding.of(id, severity, what, why).measured(new Margin(s.stressMPa(), allowed, Unit.MPA, false)).at(b.piece().id(), "");
+        return severity == Severity.FINE ? f : f.with(remedies(b, s, c, m, s.stressMPa() / allowed));
+    }
+
+    /** What makes the section thicker, and materials that bear it. */
+    private static List<Remedy> remedies(Borne b, Station s, Case c, Material m, double over) {
+        List<Remedy> all = new ArrayList<>();
+        double by = Math.sqrt(s.areaMm2()) * (Math.sqrt(over) - 1) + 0.5;
+        List<String> keys = new ArrayList<>();
+        for (Reach r : b.piece().reaches()) {
+            if (Math.abs(r.outward().dot(s.normal())) < 0.5 && !keys.contains(r.lever().param().key()) && all.size() < MOST_REMEDIES) {
+                keys.add(r.lever().param().key());
+                all.add(Remedy.pull(r.lever(), c.recipe().values(), by));
+            }
+        }
+        Material.STANDARD.stream().filter(o -> !o.name().equals(m.name()) && share(b.load().lasting(), o) * strengthMPa(s, o) >= s.stressMPa() && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
+                .min(Comparator.comparingDouble(Material::strengthMPa)).ifPresent(o -> all.add(Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))));
+        return all;
+    }
+}
