@@ -1,6 +1,7 @@
 package tinperch.judge;
 
 import java.util.List;
+import tinperch.check.AccessCheck;
 import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
@@ -16,6 +17,7 @@ import tinperch.check.MarkCheck;
 import tinperch.check.MotionCheck;
 import tinperch.check.SpotCheck;
 import tinperch.check.OneBodyCheck;
+import tinperch.check.OverhangCheck;
 import tinperch.check.OverlapCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
@@ -24,6 +26,7 @@ import tinperch.check.SealCheck;
 import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
+import tinperch.check.ThinCheck;
 import tinperch.check.WallCheck;
 
 /** All checks, quick ones first; a new one is added here. */
@@ -51,7 +54,10 @@ public final class Checks {
             new SpotCheck(),
             new HeatCheck(),
             new ChamberCheck(),
-            new StrengthCheck());
+            new StrengthCheck(),
+            new ThinCheck(),
+            new OverhangCheck(),
+            new AccessCheck());
 
     private Checks() {}
 }
