@@ -94,9 +94,11 @@ public class DryFitTest extends WindowTest {
         WaitForAsyncUtils.waitForFxEvents();
         // In the middle is the opening for the air.
         Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
-        for (int k = 1; k < 7 && need("load-put").isDisabled(); k++) {
-            robot.clickOn(b.getCenterX(), b.getCenterY() + (k % 2 == 0 ? 26 : -26) * k);
+        // It is drawn a moment after it is looked at.
+        for (int k = 1; k < 40 && need("load-put").isDisabled(); k++) {
+            robot.clickOn(b.getCenterX(), b.getCenterY() + (k % 2 == 0 ? 26 : -26) * (1 + k % 6));
             WaitForAsyncUtils.waitForFxEvents();
+            Thread.sleep(100);
         }
         assertTrue(text("load-said").startsWith("On the plate at "), text("load-said"));
         type("load-newton", "nothing");
@@ -109,6 +111,22 @@ public class DryFitTest extends WindowTest {
         assertEquals(desk.part().orElseThrow().loads().size(), 0);
         click("undo");
         assertEquals(desk.part().orElseThrow().loads().size(), 1);
+    }
+
+    /** The demo's carriage is stopped by its screws and by its printer: both at once, as one step that can be undone. */
+    @Test
+    public void settlingProposesAndIsOneEdit() throws Exception {
+        goTo(BLOWER, Station.DRY_FIT);
+        waitFor(() -> desk.settledProperty().get() && desk.assessmentProperty().get().count(tinperch.check.Severity.STOP) == 2, "two stops");
+        tinperch.upgrade.Upgrade before = upgrade(BLOWER);
+        press("settle-all");
+        waitFor(() -> text("settle-said").contains("then nothing stops"), text("settle-said"));
+        assertTrue(text("settle-said").startsWith("1. "), text("settle-said"));
+        assertEquals(upgrade(BLOWER), before, "it is only proposed");
+        press("settle-make");
+        waitFor(() -> desk.settledProperty().get() && desk.assessmentProperty().get().count(tinperch.check.Severity.STOP) == 0, "nothing stops");
+        click("undo");
+        assertEquals(upgrade(BLOWER), before, "one step");
     }
 
     @Test

@@ -28,6 +28,7 @@ public final class MarginsTray extends VBox {
 
     private final Desk desk;
     private final Label count = Ui.id(Ui.label("", "faint"), "tray-count");
+    private final SettleBar settling;
     private final Label after = Ui.label("", "after");
     private final VBox rows = new VBox();
     private final Scroller scroll;
@@ -49,12 +50,13 @@ public final class MarginsTray extends VBox {
             desk.workshop().setPreference(FOLDED, folded() ? "no" : "yes");
             showFolded();
         });
-        HBox head = new HBox(12, fold, count, Ui.spring(), after);
+        settling = new SettleBar(desk);
+        HBox head = new HBox(12, fold, count, settling.beginning(), Ui.spring(), after);
         head.getStyleClass().add("tray-head");
         head.setAlignment(Pos.BASELINE_LEFT);
         scroll = new Scroller(rows);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(head, scroll);
+        getChildren().addAll(head, settling, scroll);
         showFolded();
         desk.assessmentProperty().addListener(onAssessment);
         desk.settledProperty().addListener(onSettled);
@@ -85,6 +87,7 @@ public final class MarginsTray extends VBox {
     }
 
     private void fill() {
+        settling.refresh();
         Assessment now = desk.assessmentProperty().get();
         List<Finding> findings = now.findings();
         count.setText(findings.isEmpty() && now.pending().isEmpty() ? "" : tally(now));

@@ -153,6 +153,9 @@ final class Walk {
         });
         detail("unfolded", () -> ((Button) find("#fold-margins")).fire());
         step("dry-fit", () -> desk.goTo(blower, Station.DRY_FIT));
+        detail("settle-looking", () -> ((Button) find("#settle-all")).fire());
+        detail("settle-found", () -> { });
+        detail("settle-left", () -> ((Button) find("#settle-leave")).fire());
         detail("dry-fit-warming", () -> ((ToggleButton) find("#fit-heat")).fire());
         step("dry-fit-heat", () -> { });
         step("dry-fit-load", () -> ((ToggleButton) find("#fit-load")).fire());

@@ -6,7 +6,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.IntConsumer;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,6 +26,7 @@ import tinperch.judge.Assessment;
 import tinperch.judge.Checks;
 import tinperch.judge.Judge;
 import tinperch.judge.Prover;
+import tinperch.judge.SettleSearch;
 import tinperch.judge.Starts;
 import tinperch.part.param.NumberParam;
 import tinperch.upgrade.Case;
@@ -47,6 +50,9 @@ public final class FactEngine implements AutoCloseable {
 
     private final FactMemory memory = new FactMemory();
     private final AtomicLong asked = new AtomicLong();
+    /** A search for remedies ends after so long. */
+    private static final long SETTLE_NS = 8_000_000_000L;
+    private final Latest settling;
     private final Latest latest;
     private final Crew behind;
     private Map<Remedy, Assessment> leadsTo = Map.of();
@@ -65,6 +71,7 @@ public final class FactEngine implements AutoCloseable {
 
     /** @param deliverOn where answers are handed over, the interface's thread */
     public FactEngine(Executor deliverOn) {
+        settling = new Latest("settling", deliverOn);
         latest = new Latest("facts", deliverOn);
         behind = new Crew("facts behind", deliverOn);
     }
@@ -148,6 +155,24 @@ public final class FactEngine implements AutoCloseable {
         leadsTo = Map.of();
     }
 
+    /**
+     * Looks for remedies after which nothing stops; a newer search ends an older one.
+     *
+     * @param enough asked between designs, on another thread: true ends it with the best so far
+     * @param looked told how many designs were looked at
+     */
+    public void settle(Case c, BooleanSupplier enough, IntConsumer looked, Consumer<SettleSearch.Proposal> done) {
+        settling.ask(ticket -> {
+            long end = System.nanoTime() + SETTLE_NS;
+            try {
+                SettleSearch.Proposal p = SettleSearch.of(c, k -> memory.tried(k, () -> !ticket.counts()), Helpers.all(() -> !ticket.counts()), () -> enough.getAsBoolean() || System.nanoTime() > end, n -> ticket.deliver(() -> looked.accept(n)));
+                ticket.deliver(() -> done.accept(p));
+            } catch (Stop.Stopped e) {
+                LOG.trace("Stopped for a newer search");
+            }
+        });
+    }
+
     /** Judges a case when there is time. */
     public void later(Case c, Consumer<Assessment> done) {
         behind.give(() -> Judge.judge(c, memory.tried(c, Stop.NEVER)), done);
@@ -215,5 +240,6 @@ public final class FactEngine implements AutoCloseable {
     public void close() {
         lookAway();
         latest.close();
+        settling.close();
     }
 }
