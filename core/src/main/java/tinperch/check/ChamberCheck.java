@@ -10,10 +10,19 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
+import tinperch.upgrade.Load;
 
-/** Does the material stand the air its machine keeps it in? What is in a warm box is as warm as the box after an hour; ten kelvin are to be left (common practice). */
+/**
+ * Does the material stand the air its machine keeps it in? What is in a warm box is as warm as the box after an hour; ten kelvin are to be left to what it stands: the use limit where something pulls on it
+ * all the time, else the glass transition, as parts of PETG are known to stand a drying box of 70 °C (common practice).
+ */
 public final class ChamberCheck implements Check {
     private static final double SPARE_K = 10;
+
+    /** What a material stands, °C: some are used above their glass transition anyway. */
+    private static double standsC(Material m, boolean loaded) {
+        return loaded ? m.useLimitC() : Math.max(m.useLimitC(), m.glassTransitionC());
+    }
 
     @Override
     public String about() {
@@ -31,18 +40,20 @@ public final class ChamberCheck implements Check {
                     + Quantity.show(m.get().useLimitC(), Unit.CELSIUS) + " loaded.").about(Subject.PRINTING).settledBy(Settle.By.BOOK, "", "say how warm it gets"));
         }
         double air = AirAround.tempC(c.machine());
-        double limit = m.get().useLimitC() - SPARE_K;
+        boolean loaded = c.part().loads().stream().anyMatch(l -> l.lasting() == Load.Lasting.STEADY);
+        double stands = standsC(m.get(), loaded);
+        double limit = stands - SPARE_K;
         if (air <= AirAround.ROOM_C) {
             return List.of();
         }
         Margin margin = new Margin(air, limit, Unit.CELSIUS, false);
-        String why = m.get().name() + " stands " + Quantity.show(m.get().useLimitC(), Unit.CELSIUS) + " loaded (value from memory), and " + Math.round(SPARE_K) + " K are to be left (common practice).";
+        String why = m.get().name() + " stands " + Quantity.show(stands, Unit.CELSIUS) + (loaded ? " loaded" : " where nothing pulls on it") + " (value from memory), and " + Math.round(SPARE_K) + " K are to be left (common practice).";
         if (air <= limit) {
             return List.of(Finding.of("chamber", Severity.FINE, m.get().name() + " stands the air inside, " + Quantity.show(air, Unit.CELSIUS), why).measured(margin));
         }
-        List<Remedy> others = Material.STANDARD.stream().filter(o -> o.useLimitC() - SPARE_K >= air && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
+        List<Remedy> others = Material.STANDARD.stream().filter(o -> standsC(o, loaded) - SPARE_K >= air && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
                 .sorted(Comparator.comparingDouble(Material::useLimitC)).limit(2).map(o -> Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))).toList();
-        return List.of(Finding.of("chamber", air > m.get().useLimitC() ? Severity.STOP : Severity.LOOK, "It stands in air of " + Quantity.show(air, Unit.CELSIUS) + ", " + m.get().name() + (air > m.get().useLimitC() ? " does not stand that" : " barely stands that"), why)
+        return List.of(Finding.of("chamber", air > stands - SPARE_K / 2 ? Severity.STOP : Severity.LOOK, "It stands in air of " + Quantity.show(air, Unit.CELSIUS) + ", " + m.get().name() + (air > stands - SPARE_K / 2 ? " does not stand that" : " barely stands that"), why)
                 .measured(margin).with(others));
     }
 }

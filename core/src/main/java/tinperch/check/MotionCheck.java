@@ -75,7 +75,7 @@ public final class MotionCheck implements Check {
         boolean told = w.gapMm() < wantedMm(n);
         String what = hits ? "The " + w.feature() + " runs into " + n.name() : told ? Quantity.mm(w.gapMm()) + " between " + w.feature() + " and " + n.name() + " on the way, " + Quantity.mm(wantedMm(n)) + " wanted"
                 : "How near it comes to " + n.name() + " could not be measured through";
-        String why = (told || hits ? "Measured between the two shapes " + where(w) + "." : "It is " + Quantity.mm(w.surelyMm()) + " at least.")
+        String why = (told || hits ? "Measured between the two shapes " + where(w) + "." + (w.depthMm() > 0 ? " It goes " + Quantity.mm(Math.round(w.depthMm() * 10) / 10.0) + " deep there: so much has to give way." : "") : "It is " + Quantity.mm(w.surelyMm()) + " at least.")
                 + (n.kind() == Neighbour.Kind.HOT ? " It is hot: plastic this near softens." : "") + " Dry fit shows it there.";
         return Finding.of(id, hits || told && n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(w)).at(w.piece().id(), w.feature()).about(Subject.LAYOUT).posed(w.pose());
     }

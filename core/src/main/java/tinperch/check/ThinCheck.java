@@ -41,7 +41,7 @@ public final class ThinCheck implements Check {
         }
         c.printers().stream().filter(m -> m.prints() && m.nozzleMm() <= width + 0.02 && m.state() == Machine.State.FIT && m.materials().contains(c.part().material()))
                 .max(Comparator.comparingDouble(Machine::nozzleMm)).ifPresent(m -> remedies.add(Remedy.of("print on " + m.name() + " with " + Quantity.mm(m.nozzleMm()), new Change.Host(m.id()))));
-        return Finding.of("thin." + t.piece().id(), Severity.STOP, "The " + t.feature() + " of the " + t.piece().name() + " vanishes in the print: about " + Quantity.mm(Math.round(width * 100) / 100.0) + " thin",
+        return Finding.of("thin." + t.piece().id(), Severity.STOP, "The " + t.feature() + (t.feature().equals(t.piece().name()) ? "" : " of the " + t.piece().name()) + " vanishes in the print: about " + Quantity.mm(Math.round(width * 100) / 100.0) + " thin",
                 host + " carries a nozzle of " + Quantity.mm(t.lineMm()) + " and lays no line thinner than that; at " + Quantity.mm(Math.round(t.at().z() * 10) / 10.0) + " above the bed there is no room for one.")
                 .measured(new Margin(width, t.lineMm(), Unit.MM, true)).at(t.piece().id(), t.feature()).with(remedies);
     }

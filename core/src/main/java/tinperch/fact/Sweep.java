@@ -22,6 +22,7 @@ import tinperch.solid.query.TriangleTree;
 final class Sweep {
     private static final double EXACT_MM = 0.05;
     private static final int MOST_TESTED = 600;
+    private static final int MOST_DEEPER = 80;
     /** Longer stretches are only asked whether anything in them may count. */
     private static final double SHORT_MM = 3;
 
@@ -86,7 +87,7 @@ final class Sweep {
                     best = new Tight(found.gapMm(), found.depthMm(), pose(travels, s.at), own.mesh().faces().get(own.mesh().faceOf(Nearest.triangle(own, on))).feature(), 0);
                 }
                 if (found.depthMm() > 0) {
-                    break;
+                    return Optional.of(deepest(own, place, other, travels, along, s.at, best, stop));
                 }
             }
             if (reach > EXACT_MM) {
@@ -98,6 +99,34 @@ final class Sweep {
             best = new Tight(needMm, 0, pose(travels, at), "", 0);
         }
         return Optional.ofNullable(best).map(t -> new Tight(t.gapMm, t.depthMm, t.pose, t.feature, Math.max(0, surely)));
+    }
+
+    /** From where they are in one another to where they are deepest, as far as going along one axis after the other finds it: that is how much has to be cut. */
+    private static Tight deepest(TriangleTree own, Placement place, Shape other, List<Travel> travels, Vec3[] along, double[] from, Tight first, Stop stop) {
+        Tight best = first;
+        double[] at = from.clone();
+        int measured = 0;
+        for (double share = 0.25; share > 1e-3; share /= 2) {
+            for (int i = 0; i < at.length; i++) {
+                Travel t = travels.get(i);
+                for (int way = -1; way <= 1; way += 2) {
+                    boolean deeper = true;
+                    while (deeper && measured++ < MOST_DEEPER) {
+                        stop.check();
+                        double[] next = at.clone();
+                        next[i] = Math.max(t.fromMm, Math.min(t.toMm, at[i] + way * share * (t.toMm - t.fromMm)));
+                        Placement there = place.moved(shift(along, next));
+                        Clearance c = next[i] == at[i] ? null : Clearance.between(other.tree(), own, there, stop);
+                        deeper = c != null && c.depthMm() > best.depthMm + 1e-6;
+                        if (deeper) {
+                            at = next;
+                            best = new Tight(0, c.depthMm(), pose(travels, at), first.feature, 0);
+                        }
+                    }
+                }
+            }
+        }
+        return best;
     }
 
     /** Halves the axis that reaches farthest. */

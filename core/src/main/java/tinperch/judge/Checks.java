@@ -2,6 +2,7 @@ package tinperch.judge;
 
 import java.util.List;
 import tinperch.check.AccessCheck;
+import tinperch.check.AimCheck;
 import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
@@ -57,7 +58,8 @@ public final class Checks {
             new StrengthCheck(),
             new ThinCheck(),
             new OverhangCheck(),
-            new AccessCheck());
+            new AccessCheck(),
+            new AimCheck());
 
     private Checks() {}
 }

@@ -1,0 +1,47 @@
+package tinperch.practice;
+
+import static tinperch.practice.Bench.foot;
+import static tinperch.practice.Bench.solid;
+
+import java.util.List;
+import tinperch.machine.space.Along;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
+import tinperch.solid.Bounds;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+
+/** What is run into. */
+final class MotionRows {
+    private static final Bounds FOOT = Bench.bounds(foot());
+
+    private MotionRows() {}
+
+    private static Neighbour bracket(double overlapMm) {
+        return solid("lower bracket", "", new Vec3(80, -10, FOOT.min().z() + overlapMm - 30), new Vec3(40, 40, 30));
+    }
+
+    private static Neighbour rod(double gapMm) {
+        return solid("rod", "", new Vec3(60, FOOT.max().y() + gapMm, -40), new Vec3(30, 8, 180));
+    }
+
+    private static Case belt(double gapMm) {
+        // Wide in y, it runs along x above the foot with its thickness up.
+        double z = FOOT.max().z() + gapMm + 0.75;
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m, List.of(), List.of(new Run("belt", "belt", Run.Kind.BELT, List.of(new Run.Hold("carriage", new Vec3(-80, 4, z)), new Run.Hold("carriage", new Vec3(80, 4, z))), 40, Along.Y, 0, 0)));
+    }
+
+    private static Neighbour button(double x) {
+        return new Neighbour("home button", "home button", "carriage", Neighbour.Kind.ACCESS, Neighbour.Form.BOX, new Vec3(x, 0, -5), new Vec3(10, 4, 10), "z", 40, 0, "", 0, "y");
+    }
+
+    static List<Row> rows() {
+        return List.of(
+                Row.of("P19", "housing meets the lower bracket at the lowest position", () -> foot(bracket(2)), () -> foot(bracket(-6)), "motion.lower bracket.part", "runs into lower bracket").measures(-2, 0.3),
+                Row.of("P20", "homing z while x is at home: it meets the pulley", () -> foot(solid("pulley", "", new Vec3(-10, -10, 50), new Vec3(20, 20, 10))), () -> foot(solid("pulley", "", new Vec3(120, -10, 50), new Vec3(20, 20, 10))),
+                        "homing.pulley.part", "While z homes, with x at home, .* runs into pulley").cures(),
+                Row.of("P21", "a stock part meets a rod over some of x", () -> foot(rod(-1.5)), () -> foot(rod(12)), "motion.rod", "runs into rod").measures(-1.5, 0.3),
+                Row.of("P22", "a belt 0.3 mm above a bracket", () -> belt(0.3), () -> belt(4), "rest.belt.part", "0.3 mm between .* and belt, 2 mm wanted").measures(0.3, 0.02),
+                Row.of("P25", "it stands on the home button", () -> foot(button(-5)), () -> foot(button(60)), "rest.home button.part", "of “home button”, which must stay free"));
+    }
+}

@@ -1,0 +1,48 @@
+package tinperch.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+import tinperch.machine.Machine;
+import tinperch.part.PartExamples;
+import tinperch.part.family.ChannelGuide;
+import tinperch.part.family.CornerBracket;
+import tinperch.part.family.HoseAdapter;
+import tinperch.part.param.Values;
+import tinperch.solid.Bounds;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Load;
+import tinperch.upgrade.Shop;
+
+/** What cannot be printed, or breaks. */
+final class PrintRows {
+    private PrintRows() {}
+
+    private static Case adapter(double wallMm, double nozzleMm) {
+        Case c = PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.WALL, wallMm));
+        List<Machine> all = new ArrayList<>(c.printers());
+        all.replaceAll(m -> m.id().equals(c.upgrade().hostMachineId()) ? m.withNozzle(nozzleMm) : m);
+        return Case.of(c.upgrade(), c.part().id(), new Shop(all, c.hardware(), c.drawer(), c.models()), "");
+    }
+
+    private static Case guide(double lengthMm, String host) {
+        Case c = PartExamples.usual("channel-guide", Values.START.with(ChannelGuide.LENGTH, lengthMm));
+        return Case.of(c.upgrade().onHost(host), c.part().id(), new Shop(c.printers(), c.hardware(), c.drawer(), c.models()), "");
+    }
+
+    /** A wheel's preload on the far end of a leg. */
+    private static Case bracket(double legMm, double newton) {
+        Case c = PartExamples.usual("corner-bracket", Values.START.with(CornerBracket.THICKNESS, legMm).with(CornerBracket.WEB, 0.0));
+        Bounds b = PartExamples.mesh(c).bounds();
+        Vec3 far = new Vec3(b.max().x() - 0.3, (b.min().y() + b.max().y()) / 2, b.max().z() - 0.3);
+        return PartExamples.caseOf(c.part().bearing(new Load("l", "the wheel's preload", "part", far, Vec3.X.times(-newton), Load.Lasting.STEADY)), PartExamples.shop(60, 50, 32, 32));
+    }
+
+    static List<Row> rows() {
+        return List.of(
+                Row.of("P35", "an unsupported tab bends under a wheel's preload", () -> bracket(3, 60), () -> bracket(12, 6), "strength.l", "bear|breaks"),
+                Row.of("P54", "a guide of 230 mm on a bed of 84", () -> guide(230, "small"), () -> guide(120, "large"), "bed", ".*"),
+                Row.of("P58", "the machine that is in pieces is to print its own part", () -> guide(120, "upgraded"), () -> guide(120, "large"), "bed", "cannot print it now|in pieces").cures(),
+                Row.of("P59", "walls of 1 mm, and the host carries a nozzle of 1.2", () -> adapter(1, 1.2), () -> adapter(1, 0.4), "thin.", "vanishes").measures(1, 0.15));
+    }
+}

@@ -1,0 +1,44 @@
+package tinperch.practice;
+
+import java.util.List;
+import tinperch.part.PartExamples;
+import tinperch.part.family.FrameBrace;
+import tinperch.part.family.HoseAdapter;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.param.Values;
+import tinperch.upgrade.Case;
+
+/** Screws, inserts, bushes, snaps. */
+final class ScrewRows {
+    private ScrewRows() {}
+
+    private static Case plate(Values v) {
+        return PartExamples.plateCase(v);
+    }
+
+    private static Values screw(double lengthMm) {
+        return PartExamples.values().with(ToolCarriagePlate.MOUNT.length, lengthMm);
+    }
+
+    private static Case brace(double xMm, double yMm) {
+        return PartExamples.usual("frame-brace", Values.START.with(FrameBrace.ROOFS, false).with(FrameBrace.BUSHES.on, true).with(FrameBrace.BUSHES.misfitX, xMm).with(FrameBrace.BUSHES.misfitY, yMm));
+    }
+
+    private static Case ring(String material, double beadMm) {
+        Case c = PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.BEAD, beadMm));
+        return PartExamples.caseOf(c.part().withMaterial(material), PartExamples.shop(60, 50, 32, 32));
+    }
+
+    static List<Row> rows() {
+        return List.of(
+                Row.of("P06", "upper holes off by (0.7, −0.4) mm: bushes in steps of 0.5 leave 0.45", () -> brace(0.7, -0.4), () -> brace(0.5, 0), "bush.0", "0.45 mm off").measures(Math.hypot(0.2, 0.4), 1e-6),
+                Row.of("P09", "a screw of 34 where 14.4 to 23.4 fit", () -> plate(screw(34)), () -> plate(screw(16)), "screw.mount", "M3×34 is .* too long").cures(),
+                Row.of("P10", "screws short after the plate was thickened", () -> plate(screw(16).with(ToolCarriagePlate.THICKNESS, 12.0)), () -> plate(screw(16)), "screw.mount", "M3×16 is 2.4 mm short").cures(),
+                Row.of("P12", "an insert longer than the wall there", () -> plate(screw(12).with(ToolCarriagePlate.THICKNESS, 4.0).with(ToolCarriagePlate.CARRIED.standoff, 0.0).with(ToolCarriagePlate.CARRIED.insert, 5.7)),
+                        () -> plate(screw(16)), "wall.part.tool.insert.under", "insert"),
+                Row.of("P13", "an insert 1 mm from the edge", () -> plate(screw(16).with(ToolCarriagePlate.CARRIED.standoff, 0.0).with(ToolCarriagePlate.CARRIED.x, 21.0)),
+                        () -> plate(screw(16)), "wall.part.tool.insert.around", "1 mm").measures(1, 0.1).cures(),
+                Row.of("P36", "a thin snap ring of PLA bent to 4 %", () -> ring("PLA", 1.2), () -> ring("PETG", 0.5), "snap.0", ".*"));
+    }
+
+}
