@@ -36,7 +36,7 @@ public final class MotionCheck implements Check {
         }
         Optional<List<Way>> ways = facts.get(MotionFact.MOTION);
         List<Finding> all = new ArrayList<>();
-        ways.orElse(List.of()).stream().filter(w -> w.surelyMm() < wantedMm(w.neighbour()) - 1e-6).sorted(Comparator.comparingDouble(MotionCheck::valueMm)).forEach(w -> all.add(tight(w)));
+        ways.orElse(List.of()).stream().filter(w -> w.surelyMm() < wantedMm(w.neighbour()) - 1e-6).sorted(Comparator.comparingDouble(MotionCheck::valueMm)).forEach(w -> all.add(tight(w, c)));
         if (all.isEmpty() && ways.isPresent() && moves(c)) {
             all.add(ways.get().stream().min(Comparator.comparingDouble(w -> w.gapMm() - wantedMm(w.neighbour()))).map(w -> Finding.of("motion", Severity.FINE,
                     "Never nearer than " + Quantity.mm(w.gapMm()) + " to " + w.neighbour().name(), "The tightest place on all ways of the axes, " + where(w) + "; " + Quantity.mm(wantedMm(w.neighbour())) + " is wanted.")
@@ -68,7 +68,7 @@ public final class MotionCheck implements Check {
         return "with " + new TreeMap<>(w.pose()).entrySet().stream().map(e -> e.getKey() + " at " + Quantity.mm(e.getValue())).collect(Collectors.joining(", "));
     }
 
-    private static Finding tight(Way w) {
+    private static Finding tight(Way w, Case c) {
         Neighbour n = w.neighbour();
         String id = "motion." + n.id() + "." + w.of();
         boolean hits = w.depthMm() > 0 || w.gapMm() < TOUCHES_MM;
@@ -77,6 +77,7 @@ public final class MotionCheck implements Check {
                 : "How near it comes to " + n.name() + " could not be measured through";
         String why = (told || hits ? "Measured between the two shapes " + where(w) + "." + (w.depthMm() > 0 ? " It goes " + Quantity.mm(Math.round(w.depthMm() * 10) / 10.0) + " deep there: so much has to give way." : "") : "It is " + Quantity.mm(w.surelyMm()) + " at least.")
                 + (n.kind() == Neighbour.Kind.HOT ? " It is hot: plastic this near softens." : "") + " Dry fit shows it there.";
-        return Finding.of(id, hits || told && n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(w)).at(w.piece().id(), w.feature()).about(Subject.LAYOUT).posed(w.pose());
+        return Finding.of(id, hits || told && n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(w)).at(w.piece().id(), w.feature()).about(Subject.LAYOUT).posed(w.pose())
+                .with(w.of().equals(w.piece().id()) && (told || hits) ? Clearing.of(w.piece(), w.feature(), w.outward(), wantedMm(n) - valueMm(w), c) : List.of());
     }
 }

@@ -15,7 +15,6 @@ import tinperch.part.feature.Anchor;
 import tinperch.part.feature.AvoidingKind;
 import tinperch.part.feature.Feature;
 import tinperch.part.form.Piece;
-import tinperch.part.form.Reach;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
@@ -112,13 +111,7 @@ public final class RestCheck implements Check {
             case LIGHT -> "Light or air must pass there. At rest, axes at home.";
             case SOLID -> "Measured between the two shapes, at rest, axes at home.";
         };
-        List<Remedy> remedies = new ArrayList<>();
-        for (Reach r : g.piece().reaches()) {
-            double along = r.outward().dot(g.outward());
-            if (!in && g.feature().startsWith(r.feature()) && along > 0.7) {
-                remedies.add(Remedy.pull(r.lever(), c.recipe().values(), -(wantedMm(g) - g.gapMm()) / along));
-            }
-        }
+        List<Remedy> remedies = new ArrayList<>(Clearing.of(g.piece(), g.feature(), g.outward(), wantedMm(g) - valueMm(g), c));
         if (c.machine().surroundings().neighbour(n.id()).isPresent()) {
             cutAround(n, g.piece(), wantedMm(g), c.part()).ifPresent(remedies::add);
         }

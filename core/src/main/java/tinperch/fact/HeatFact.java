@@ -26,7 +26,10 @@ import tinperch.upgrade.Case;
  * shades nothing, pieces do not warm each other; hot things count as their boxes. Empty without a site, a part or a material.
  */
 public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
-    public static final HeatFact HEAT = new HeatFact();
+    /** As finely as a judgement needs it. */
+    public static final HeatFact HEAT = new HeatFact(HeatModel.CELLS, false);
+    /** As finely as a picture needs it, with the pieces to be drawn. */
+    public static final HeatFact FINE = new HeatFact(HeatModel.FINE_CELLS, true);
     /** To still air, W/m²K (common practice: 8…12). */
     public static final double FILM_WM2K = 10;
     /** A sock's outside has this share of the block's rise over the room (value from memory: 120 °C on a block at 240 °C). */
@@ -36,7 +39,13 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
     /** Radiation that warms a face which looks straight at it by less than this is not felt, K. */
     public static final double FELT_K = 3;
 
-    private HeatFact() {}
+    private final int cells;
+    private final boolean drawn;
+
+    private HeatFact(int cells, boolean drawn) {
+        this.cells = cells;
+        this.drawn = drawn;
+    }
 
     /**
      * What was found.
@@ -95,7 +104,9 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
             }
             if (!felt.isEmpty()) {
                 Around around = new Around(roomC, FILM_WM2K, felt, screens);
-                all.add(new Warm(m.piece(), at, HeatModel.of(mesh, material.get().conductivityWmK(), around, HeatModel.cellMm(mesh, HeatModel.CELLS), facts.hands(), facts.stop())));
+                double cellMm = HeatModel.cellMm(mesh, cells);
+                all.add(new Warm(m.piece(), at, drawn ? HeatModel.drawn(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop())
+                        : HeatModel.of(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop())));
             }
         }
         return Optional.of(new Answer(all, !hot.isEmpty(), nearest, roomC));

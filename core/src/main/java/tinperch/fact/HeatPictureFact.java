@@ -44,12 +44,12 @@ public final class HeatPictureFact implements Fact<Optional<HeatPictureFact.Pict
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return HeatFact.HEAT.inputs(c, facts);
+        return HeatFact.FINE.inputs(c, facts);
     }
 
     @Override
     public Optional<Picture> compute(Case c, Facts facts) {
-        Optional<HeatFact.Answer> heat = facts.get(HeatFact.HEAT);
+        Optional<HeatFact.Answer> heat = facts.get(HeatFact.FINE);
         Optional<Placement> place = RestFact.inMachine(c, facts);
         if (heat.isEmpty() || place.isEmpty()) {
             return Optional.empty();

@@ -19,8 +19,6 @@ import tinperch.upgrade.Case;
  */
 public final class HomingFact implements Fact<List<HomingFact.Leg>> {
     public static final HomingFact HOMING = new HomingFact();
-    /** Nearer than this it is run into, mm. */
-    private static final double TOUCHES_MM = 0.05;
     /** Of more axes not every order is tried. */
     private static final int MOST_AXES = 4;
 
@@ -29,10 +27,12 @@ public final class HomingFact implements Fact<List<HomingFact.Leg>> {
     /**
      * A leg on which something is run into.
      *
+     * @param way what is run into by what
+     * @param pose where the axes stand then
      * @param homing the axes that go home on it, {@code before} those that stand at home by then
      * @param orders orders of homing in which nothing is run into on a leg after the first, axes by name; empty when there is none
      */
-    public record Leg(MotionFact.Way way, List<String> homing, List<String> before, List<List<String>> orders) {
+    public record Leg(MotionFact.Way way, Map<String, Double> pose, List<String> homing, List<String> before, List<List<String>> orders) {
         public Leg {
             homing = List.copyOf(homing);
             before = List.copyOf(before);
@@ -48,7 +48,7 @@ public final class HomingFact implements Fact<List<HomingFact.Leg>> {
     @Override
     public List<Leg> compute(Case c, Facts facts) {
         Optional<List<MotionFact.Way>> ways = facts.get(MotionFact.MOTION);
-        List<MotionFact.Way> hits = ways.orElse(List.of()).stream().filter(w -> w.depthMm() > 0 || w.surelyMm() < TOUCHES_MM).toList();
+        List<MotionFact.Way> hits = ways.orElse(List.of()).stream().filter(w -> w.depthMm() > 0 || w.surelyMm() < Sweep.TOUCHES_MM).toList();
         if (hits.isEmpty()) {
             return List.of();
         }
@@ -62,12 +62,12 @@ public final class HomingFact implements Fact<List<HomingFact.Leg>> {
         for (MotionFact.Way hit : hits) {
             MotionFact.Other o = others.stream().filter(x -> x.neighbour().id().equals(hit.neighbour().id())).findFirst().orElseThrow();
             MotionFact.Body b = bodies.stream().filter(x -> x.id().equals(hit.of())).findFirst().orElseThrow();
-            first(c, o, b, List.copyOf(legs.values()), facts).ifPresent(f -> all.add(new Leg(f.way, f.homing, f.before, orders(c, o, b, facts))));
+            first(c, o, b, List.copyOf(legs.values()), facts).ifPresent(f -> all.add(new Leg(hit, f.pose, f.homing, f.before, orders(c, o, b, facts))));
         }
         return all;
     }
 
-    private record Found(MotionFact.Way way, List<String> homing, List<String> before) {}
+    private record Found(Map<String, Double> pose, List<String> homing, List<String> before) {}
 
     /** The first leg after the first on which they meet. */
     private static Optional<Found> first(Case c, MotionFact.Other o, MotionFact.Body b, List<List<Axis>> legs, Facts facts) {
@@ -78,9 +78,9 @@ public final class HomingFact implements Fact<List<HomingFact.Leg>> {
             // A leg that moves neither against the other cannot bring them together.
             if (i > 0 && whole.stream().anyMatch(t -> now.contains(t.axis()))) {
                 List<Sweep.Travel> rest = whole.stream().map(t -> home.containsKey(t.axis()) ? new Sweep.Travel(t.axis(), t.perMm(), home.get(t.axis()), home.get(t.axis())) : t).toList();
-                Optional<Sweep.Tight> tight = Sweep.tightest(b.tree(), b.place(), o.shape(), rest, MotionFact.needMm(o.neighbour()), facts.stop());
-                if (tight.isPresent() && (tight.get().depthMm() > 0 || tight.get().gapMm() < TOUCHES_MM)) {
-                    return Optional.of(new Found(MotionFact.way(o, b, tight.get()), now, List.copyOf(home.keySet())));
+                Optional<Map<String, Double>> pose = Sweep.touching(b.tree(), b.place(), o.shape(), rest, facts.stop());
+                if (pose.isPresent()) {
+                    return Optional.of(new Found(pose.get(), now, List.copyOf(home.keySet())));
                 }
             }
             legs.get(i).forEach(a -> home.put(a.name(), a.homeMm()));

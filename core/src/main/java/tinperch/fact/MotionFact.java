@@ -14,6 +14,7 @@ import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
 
@@ -35,9 +36,10 @@ public final class MotionFact implements Fact<Optional<List<MotionFact.Way>>> {
      * @param gapMm smallest found, {@code depthMm} how deep they are in one another there, 0 when they are not
      * @param pose where the axes stand there, by name, those that matter
      * @param feature of the piece that comes nearest
+     * @param outward the way from the piece to the neighbour there, in the piece's own coordinates, unit; zero when they touch and for what is carried
      * @param surelyMm the gap is nowhere smaller than this
      */
-    public record Way(Neighbour neighbour, String of, Piece piece, double gapMm, double depthMm, Map<String, Double> pose, String feature, double surelyMm) {}
+    public record Way(Neighbour neighbour, String of, Piece piece, double gapMm, double depthMm, Map<String, Double> pose, String feature, Vec3 outward, double surelyMm) {}
 
     /** A piece or something carried, where it stands with all axes at zero. */
     record Body(String id, Piece piece, TriangleTree tree, Placement place) {}
@@ -74,7 +76,7 @@ public final class MotionFact implements Fact<Optional<List<MotionFact.Way>>> {
     }
 
     static Way way(Other o, Body b, Sweep.Tight t) {
-        return new Way(o.neighbour, b.id, b.piece, t.gapMm(), t.depthMm(), t.pose(), t.feature().isEmpty() ? b.piece.name() : t.feature(), t.surelyMm());
+        return new Way(o.neighbour, b.id, b.piece, t.gapMm(), t.depthMm(), t.pose(), t.feature().isEmpty() ? b.piece.name() : t.feature(), b.id.equals(b.piece.id()) ? t.outward() : Vec3.ZERO, t.surelyMm());
     }
 
     /** How each axis that moves one and not the other shifts the part as the neighbour sees it, over all of its travel. */

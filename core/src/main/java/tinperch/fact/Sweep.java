@@ -22,7 +22,9 @@ import tinperch.solid.query.TriangleTree;
 final class Sweep {
     private static final double EXACT_MM = 0.05;
     private static final int MOST_TESTED = 600;
-    private static final int MOST_DEEPER = 80;
+    private static final int MOST_DEEPER = 14;
+    /** Nearer than this they touch. */
+    static final double TOUCHES_MM = 0.05;
     /** Longer stretches are only asked whether anything in them may count. */
     private static final double SHORT_MM = 3;
 
@@ -41,9 +43,10 @@ final class Sweep {
      * @param depthMm how deep they are in one another there, 0 when they are not
      * @param pose where the axes stand there
      * @param feature of the one that is moved, nearest there; empty where it could not be told
+     * @param outward the way from there to the other, in the coordinates of the one that is moved, unit; zero when they touch
      * @param surelyMm the gap is nowhere smaller than this
      */
-    record Tight(double gapMm, double depthMm, Map<String, Double> pose, String feature, double surelyMm) {}
+    record Tight(double gapMm, double depthMm, Map<String, Double> pose, String feature, Vec3 outward, double surelyMm) {}
 
     private record Stretch(double[] at, double[] half, double leastMm) {}
 
@@ -84,7 +87,8 @@ final class Sweep {
                 if (value < bestMm) {
                     bestMm = value;
                     Vec3 on = there.local(found.onSecond());
-                    best = new Tight(found.gapMm(), found.depthMm(), pose(travels, s.at), own.mesh().faces().get(own.mesh().faceOf(Nearest.triangle(own, on))).feature(), 0);
+                    Vec3 out = there.local(found.onFirst()).minus(on);
+                    best = new Tight(found.gapMm(), found.depthMm(), pose(travels, s.at), own.mesh().faces().get(own.mesh().faceOf(Nearest.triangle(own, on))).feature(), out.length() > 1e-6 ? out.unit() : Vec3.ZERO, 0);
                 }
                 if (found.depthMm() > 0) {
                     return Optional.of(deepest(own, place, other, travels, along, s.at, best, stop));
@@ -96,9 +100,39 @@ final class Sweep {
         }
         double surely = open.isEmpty() ? bestMm : Math.min(bestMm, open.peek().leastMm);
         if (best == null && tested >= MOST_TESTED) {
-            best = new Tight(needMm, 0, pose(travels, at), "", 0);
+            best = new Tight(needMm, 0, pose(travels, at), "", Vec3.ZERO, 0);
         }
-        return Optional.ofNullable(best).map(t -> new Tight(t.gapMm, t.depthMm, t.pose, t.feature, Math.max(0, surely)));
+        return Optional.ofNullable(best).map(t -> new Tight(t.gapMm, t.depthMm, t.pose, t.feature, t.outward, Math.max(0, surely)));
+    }
+
+    /** A pose in which they touch, where there is one; how deep is not asked, so it costs little. */
+    static Optional<Map<String, Double>> touching(TriangleTree own, Placement place, Shape other, List<Travel> travels, Stop stop) {
+        Vec3[] along = travels.stream().map(Travel::perMm).toArray(Vec3[]::new);
+        double[] at = travels.stream().mapToDouble(t -> (t.fromMm + t.toMm) / 2).toArray();
+        double[] half = travels.stream().mapToDouble(t -> (t.toMm - t.fromMm) / 2).toArray();
+        PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::leastMm));
+        open.add(new Stretch(at, half, 0));
+        for (int tested = 0; !open.isEmpty() && tested < MOST_TESTED;) {
+            Stretch s = open.poll();
+            stop.check();
+            Placement there = place.moved(shift(along, s.at));
+            double reach = reach(along, s.half);
+            double least = apart(swept(own.mesh().bounds().placed(there), along, s.half), other.bounds());
+            if (least > TOUCHES_MM) {
+                continue;
+            }
+            tested++;
+            if (!Clearance.closerThan(other.tree(), own, there, TOUCHES_MM + reach)) {
+                continue;
+            }
+            if (Clearance.closerThan(other.tree(), own, there, TOUCHES_MM)) {
+                return Optional.of(pose(travels, s.at));
+            }
+            if (reach > EXACT_MM) {
+                halve(s, least, along, open);
+            }
+        }
+        return Optional.empty();
     }
 
     /** From where they are in one another to where they are deepest, as far as going along one axis after the other finds it: that is how much has to be cut. */
@@ -106,7 +140,7 @@ final class Sweep {
         Tight best = first;
         double[] at = from.clone();
         int measured = 0;
-        for (double share = 0.25; share > 1e-3; share /= 2) {
+        for (double share = 0.125; share > 1e-3; share /= 4) {
             for (int i = 0; i < at.length; i++) {
                 Travel t = travels.get(i);
                 for (int way = -1; way <= 1; way += 2) {
@@ -120,7 +154,7 @@ final class Sweep {
                         deeper = c != null && c.depthMm() > best.depthMm + 1e-6;
                         if (deeper) {
                             at = next;
-                            best = new Tight(0, c.depthMm(), pose(travels, at), first.feature, 0);
+                            best = new Tight(0, c.depthMm(), pose(travels, at), first.feature, Vec3.ZERO, 0);
                         }
                     }
                 }

@@ -29,8 +29,8 @@ import tinperch.upgrade.Case;
  */
 public final class ThinFact implements Fact<List<ThinFact.Thin>> {
     public static final ThinFact THIN = new ThinFact();
-    private static final int LAYERS = 24;
-    private static final int QUADRANT = 4;
+    private static final int LAYERS = 16;
+    private static final int QUADRANT = 2;
     /** What is lost in a corner is less than this, in squares of a line. */
     private static final double LEAST_SQUARES = 2.5;
     private static final double EXACT_MM = 0.01;
@@ -76,8 +76,13 @@ public final class ThinFact implements Fact<List<ThinFact.Thin>> {
         }
         Thin best = new Thin(m.piece(), line, Optional.empty(), "", Vec3.ZERO, Vec3.ZERO);
         List<List<Profile>> layers = Slicer.layers(mesh, Placement.HERE, heights);
+        List<Double> before = List.of();
         for (int i = 0; i < LAYERS; i++) {
-            for (Profile p : layers.get(i)) {
+            // What stands upright has the same section again and again.
+            List<Double> now = layers.get(i).stream().flatMap(p -> java.util.stream.Stream.of((double) p.ring(0).length, Math.rint(p.areaMm2() * 1e4))).toList();
+            boolean same = now.equals(before);
+            before = now;
+            for (Profile p : same ? List.<Profile>of() : layers.get(i)) {
                 facts.stop().check();
                 Optional<Polygon> lost = lost(polygon(p), line);
                 if (lost.isPresent()) {

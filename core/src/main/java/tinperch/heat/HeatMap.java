@@ -7,7 +7,7 @@ import tinperch.solid.Vec3;
  * Steady temperatures of a solid's surface.
  *
  * @param patches its surface in small pieces
- * @param pieces those pieces as they were cut, to be drawn
+ * @param pieces those pieces as they were cut, to be drawn; none where nobody draws it
  * @param cellMm edge of the grid's cells, {@code cells} how many it had
  * @param converged whether the reckoning came to its end
  * @param lostW heat that goes in less heat that goes out, W: how well the system was solved, nothing more

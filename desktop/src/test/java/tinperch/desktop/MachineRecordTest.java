@@ -185,7 +185,7 @@ public class MachineRecordTest extends WindowTest {
         type("group-right carriage-axes", "u q");
         assertTrue(complaint("group-right carriage-axes").contains("no axis “q”"), complaint("group-right carriage-axes"));
         type("new-group", "wire spool x y");
-        assertEquals(machine("ruff").surroundings().groups().size(), 2, "“spool” is no axis");
+        assertEquals(machine("ruff").surroundings().groups().size(), 3, "“spool” is no axis");
         type("new-group", "spool x y");
         assertEquals(machine("ruff").surroundings().group("spool").orElseThrow().axes(), java.util.List.of("x", "y"));
         press("group-left carriage-remove");

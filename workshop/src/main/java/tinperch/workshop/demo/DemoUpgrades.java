@@ -43,7 +43,9 @@ import tinperch.part.family.SoftFoot;
 import tinperch.part.family.WheelCarriage;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Load;
 import tinperch.trial.Measured;
 import tinperch.trial.Trial;
 import tinperch.upgrade.PartDesign;
@@ -136,7 +138,9 @@ final class DemoUpgrades {
         upgrade("avocet-blower", "avocet", "Blower carriage", LocalDate.of(2026, 5, 9),
                 new Trouble("The stock fan blows past the nozzle; overhangs curl and long bridges sag. The fan's tab is "
                         + "cracked and nobody sells the carriage cover any more.", "sag of a 30 mm bridge", "1.8 mm"), "avocet",
-                plate("avocet-blower", "Blower carriage plate", v, "PETG").atSite(site("avocet", "carriage front")));
+                plate("avocet-blower", "Blower carriage plate", v, "PETG").atSite(site("avocet", "carriage front"))
+                        // As it lies on the bed its y points up on the machine; the blower of 0.35 kg hangs 25 mm before it.
+                        .bearing(new Load("blower", "weight of the blower", "part", new Vec3(2, 6, 15), new Vec3(0, -3.4, 0), Load.Lasting.STEADY)));
         Values v1 = v.with(THICKNESS, 4.0).with(CARRIED.standoff, 3.0).with(OPENING, 18.0).with(CARRIED.x, 0.0).with(MOUNT.length, 12.0).with(MOUNT.held, 5.0);
         Values v2 = v1.with(THICKNESS, 5.0).with(CARRIED.standoff, 5.0);
         Values v3 = v2.with(THICKNESS, 6.0).with(CARRIED.x, 2.0).with(OPENING, 22.0);
