@@ -82,7 +82,7 @@ public final class ThinFact implements Fact<List<ThinFact.Thin>> {
             List<Double> now = layers.get(i).stream().flatMap(p -> java.util.stream.Stream.of((double) p.ring(0).length, Math.rint(p.areaMm2() * 1e4))).toList();
             boolean same = now.equals(before);
             before = now;
-            for (Profile p : same ? List.<Profile>of() : layers.get(i)) {
+            for (Profile p : same ? List.<Profile>of() : layers.get(i).stream().filter(x -> !Roomy.is(x, 1.05 * line)).toList()) {
                 facts.stop().check();
                 Optional<Polygon> lost = lost(polygon(p), line);
                 if (lost.isPresent()) {

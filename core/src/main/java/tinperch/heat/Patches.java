@@ -2,9 +2,7 @@ package tinperch.heat;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import tinperch.solid.Mesh;
 import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
@@ -22,24 +20,31 @@ final class Patches {
     final List<Integer> patchOf = new ArrayList<>();
 
     private final Voxels grid;
-    private final Map<Integer, double[]> sums = new HashMap<>();
-    private final List<Integer> order = new ArrayList<>();
-    private final Map<Integer, Integer> numbers = new HashMap<>();
+    private final boolean drawn;
+    /** Seven sums a patch: area, area times middle, area times normal. */
+    private double[] sums = new double[7 * 1024];
+    private int[] keys = new int[1024];
+    private int found;
+    /** Places of keys among the patches, by their remainder; −1 where there is none. */
+    private int[] table = new int[4096];
 
-    Patches(Mesh mesh, Voxels grid, Stop stop) {
+    /** @param drawn whether the pieces are kept, to be drawn */
+    Patches(Mesh mesh, Voxels grid, boolean drawn, Stop stop) {
         this.grid = grid;
+        this.drawn = drawn;
+        Arrays.fill(table, -1);
         for (int t = 0; t < mesh.triangleCount(); t++) {
             if (t % 256 == 0) {
                 stop.check();
             }
             cut(mesh.point(mesh.corner(t, 0)), mesh.point(mesh.corner(t, 1)), mesh.point(mesh.corner(t, 2)));
         }
-        int n = order.size();
+        int n = found;
         int[] owner = new int[n];
         int kept = 0;
         int[] place = new int[n];
         for (int i = 0; i < n; i++) {
-            owner[i] = owner(order.get(i), sums.get(order.get(i)));
+            owner[i] = owner(keys[i], sums[7 * i]);
             place[i] = owner[i] >= 0 ? kept++ : -1;
         }
         cell = new int[kept];
@@ -51,7 +56,7 @@ final class Patches {
             if (owner[i] < 0) {
                 continue;
             }
-            double[] s = sums.get(order.get(i));
+            double[] s = Arrays.copyOfRange(sums, 7 * i, 7 * i + 7);
             int p = place[i];
             cell[p] = owner[i];
             areaMm2[p] = s[0];
@@ -77,9 +82,9 @@ final class Patches {
     }
 
     /** The cell a patch's heat goes into: its own, else the one behind it, else any beside it. */
-    private int owner(int key, double[] s) {
+    private int owner(int key, double areaMm2) {
         int at = key / 6;
-        if (s[0] < 1e-9) {
+        if (areaMm2 < 1e-9) {
             return -1;
         }
         if (grid.cell[at] >= 0) {
@@ -210,20 +215,48 @@ final class Patches {
         if (area < 1e-12) {
             return;
         }
-        int key = 6 * grid.index(at[0], at[1], at[2]) + face;
-        double[] s = sums.computeIfAbsent(key, k -> {
-            numbers.put(k, order.size());
-            order.add(k);
-            return new double[7];
-        });
-        s[0] += area;
-        s[1] += sx;
-        s[2] += sy;
-        s[3] += sz;
-        s[4] += area * unit.x();
-        s[5] += area * unit.y();
-        s[6] += area * unit.z();
-        pieces.add(poly);
-        patchOf.add(numbers.get(key));
+        int n = number(6 * grid.index(at[0], at[1], at[2]) + face);
+        int o = 7 * n;
+        sums[o] += area;
+        sums[o + 1] += sx;
+        sums[o + 2] += sy;
+        sums[o + 3] += sz;
+        sums[o + 4] += area * unit.x();
+        sums[o + 5] += area * unit.y();
+        sums[o + 6] += area * unit.z();
+        if (drawn) {
+            pieces.add(poly);
+            patchOf.add(n);
+        }
+    }
+
+    /** The patch of a cell and a way, begun when there is none yet. */
+    private int number(int key) {
+        int at = slot(key);
+        if (table[at] >= 0) {
+            return table[at];
+        }
+        if (found == keys.length) {
+            keys = Arrays.copyOf(keys, 2 * found);
+            sums = Arrays.copyOf(sums, 14 * found);
+        }
+        keys[found] = key;
+        table[at] = found++;
+        if (3 * found > table.length) {
+            table = new int[4 * table.length];
+            Arrays.fill(table, -1);
+            for (int i = 0; i < found; i++) {
+                table[slot(keys[i])] = i;
+            }
+        }
+        return found - 1;
+    }
+
+    private int slot(int key) {
+        int at = key * 0x9E3779B1 >>> 8 & table.length - 1;
+        while (table[at] >= 0 && keys[table[at]] != key) {
+            at = at + 1 & table.length - 1;
+        }
+        return at;
     }
 }
