@@ -10,6 +10,7 @@ import tinperch.fact.HeatFact;
 import tinperch.fact.MeshesFact;
 import tinperch.fact.MotionFact;
 import tinperch.fact.RestFact;
+import tinperch.fact.Sweep;
 import tinperch.heat.Around;
 import tinperch.heat.HeatMap;
 import tinperch.heat.HeatModel;
@@ -17,6 +18,7 @@ import tinperch.heat.HotBody;
 import tinperch.judge.Checks;
 import tinperch.judge.Judge;
 import tinperch.judge.SettleSearch;
+import tinperch.machine.space.Shape;
 import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
@@ -64,7 +66,30 @@ public final class FitSpeed {
         for (int cells : new int[] {10_000, 100_000}) {
             System.out.printf("heat map of %d cells: %.0f ms%n", cells, heat(cells));
         }
+        for (double gap : new double[] {20, 2.5, 0.4, -1}) {
+            System.out.printf("sweep of 20,000 against 20,000 triangles over three axes, %.1f mm apart at the nearest: %.0f ms%n", gap, sweep(gap));
+        }
         settle(state, shop);
+    }
+
+    /** A round body with ribs driven over 200 mm of three axes past another. */
+    private static double sweep(double gapMm) {
+        Mesh one = round();
+        TriangleTree own = TriangleTree.of(one);
+        Shape other = Shape.of(round().placed(Placement.at(100, 60 + gapMm, 100)));
+        other.tree();
+        List<Sweep.Travel> travels = List.of(new Sweep.Travel("x", Vec3.X, 0, 200), new Sweep.Travel("y", Vec3.Y, -200, 0), new Sweep.Travel("z", Vec3.Z, 0, 200));
+        List<Double> ms = new ArrayList<>();
+        for (int r = 0; r < ROUNDS; r++) {
+            long t = System.nanoTime();
+            Sweep.tightest(own, Placement.HERE, other, travels, 3, Stop.NEVER);
+            ms.add((System.nanoTime() - t) / 1e6);
+        }
+        return median(ms);
+    }
+
+    private static Mesh round() {
+        return SolidKernel.evaluate(Leaf.extrusion("body", Profile.disc(0, 0, 60, 5000), Placement.HERE, 0, 40), Tolerances.USUAL);
     }
 
     /** Medians of an edit's judgement, of the sweep and of the heat map in it, ms. */

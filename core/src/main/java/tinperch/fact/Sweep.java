@@ -19,12 +19,12 @@ import tinperch.solid.query.TriangleTree;
  * The smallest gap between two shapes over stretches of several axes together. A gap cannot change by more than things move: halves of the ways whose middle lies so far off that
  * nothing in them can come nearer than what is wanted, or than what was found, are left aside; the rest is halved on. Distances are between triangles.
  */
-final class Sweep {
+public final class Sweep {
     private static final double EXACT_MM = 0.05;
     private static final int MOST_TESTED = 600;
     private static final int MOST_DEEPER = 14;
     /** Nearer than this they touch. */
-    static final double TOUCHES_MM = 0.05;
+    public static final double TOUCHES_MM = 0.05;
     /** Longer stretches are only asked whether anything in them may count. */
     private static final double SHORT_MM = 3;
 
@@ -35,7 +35,7 @@ final class Sweep {
      *
      * @param perMm how it shifts one against the other for a millimetre
      */
-    record Travel(String axis, Vec3 perMm, double fromMm, double toMm) {}
+    public record Travel(String axis, Vec3 perMm, double fromMm, double toMm) {}
 
     /**
      * The tightest place.
@@ -46,7 +46,7 @@ final class Sweep {
      * @param outward the way from there to the other, in the coordinates of the one that is moved, unit; zero when they touch
      * @param surelyMm the gap is nowhere smaller than this
      */
-    record Tight(double gapMm, double depthMm, Map<String, Double> pose, String feature, Vec3 outward, double surelyMm) {}
+    public record Tight(double gapMm, double depthMm, Map<String, Double> pose, String feature, Vec3 outward, double surelyMm) {}
 
     private record Stretch(double[] at, double[] half, double leastMm) {}
 
@@ -57,7 +57,7 @@ final class Sweep {
      * @param needMm larger gaps are not looked for
      * @throws Stop.Stopped when nobody waits for it any more
      */
-    static Optional<Tight> tightest(TriangleTree own, Placement place, Shape other, List<Travel> travels, double needMm, Stop stop) {
+    public static Optional<Tight> tightest(TriangleTree own, Placement place, Shape other, List<Travel> travels, double needMm, Stop stop) {
         Vec3[] along = travels.stream().map(Travel::perMm).toArray(Vec3[]::new);
         double[] at = travels.stream().mapToDouble(t -> (t.fromMm + t.toMm) / 2).toArray();
         double[] half = travels.stream().mapToDouble(t -> (t.toMm - t.fromMm) / 2).toArray();
@@ -106,7 +106,7 @@ final class Sweep {
     }
 
     /** A pose in which they touch, where there is one; how deep is not asked, so it costs little. */
-    static Optional<Map<String, Double>> touching(TriangleTree own, Placement place, Shape other, List<Travel> travels, Stop stop) {
+    public static Optional<Map<String, Double>> touching(TriangleTree own, Placement place, Shape other, List<Travel> travels, Stop stop) {
         Vec3[] along = travels.stream().map(Travel::perMm).toArray(Vec3[]::new);
         double[] at = travels.stream().mapToDouble(t -> (t.fromMm + t.toMm) / 2).toArray();
         double[] half = travels.stream().mapToDouble(t -> (t.toMm - t.fromMm) / 2).toArray();

@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tinperch.check.Finding;
@@ -62,19 +63,28 @@ final class FindingRow extends GridPane {
         acts.setAlignment(Pos.CENTER_LEFT);
         acts.getChildren().addAll(remedies);
         settle.ifPresent(acts.getChildren()::add);
+        HBox links = new HBox(6);
         if (!f.pose().isEmpty() || f.subject() == Subject.HEAT) {
             Button see = Ui.id(Ui.button("show it", null, () -> desk.showOnMachine(finding)), "show-" + f.id());
             see.getStyleClass().add("link");
             Ui.tip(see, "On Dry fit: the axes where it happens, or the heat on the part");
-            acts.getChildren().add(see);
+            links.getChildren().add(see);
         }
         if (f.severity() != Severity.FINE) {
-            acts.getChildren().add(new Acceptor(desk, f));
+            links.getChildren().add(new Acceptor(desk, f));
         }
         add(f.accepted().isEmpty() ? new SeverityBadge(f.severity()) : Ui.label("Accepted", "faint"), 0, 0);
         add(new VBox(1, what, why), 1, 0);
         bar.ifPresent(b -> add(b, 2, 0));
-        add(acts, 3, 0);
+        VBox all = new VBox(4);
+        if (!acts.getChildren().isEmpty()) {
+            all.getChildren().add(acts);
+        }
+        if (!links.getChildren().isEmpty()) {
+            all.getChildren().add(links);
+        }
+        all.setAlignment(Pos.CENTER_LEFT);
+        add(all, 3, 0);
         setOnMouseEntered(e -> desk.litProperty().set(lit()));
         setOnMouseExited(e -> desk.litProperty().set(""));
         show(f);

@@ -19,6 +19,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.check.Finding;
 import tinperch.check.Subject;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
@@ -81,7 +82,7 @@ final class DryFitStation extends BorderPane implements View {
             }
         });
         spot = new SpotPicker(desk);
-        ways = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near);
+        ways = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near, Ui.text("Drag along a strip to move an axis; its bars show the smallest gap between shapes there, hatched where something is run into. Screws, nuts and what it holds count.", "faint"));
         warmth = new VBox(8, Ui.label("How warm it gets", "section"), estimate, legend, touched, spot, Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right",
                 () -> desk.settle(new tinperch.check.Settle(tinperch.check.Settle.By.LOG, "", ""))));
         VBox side = new VBox(14, new HBox(6, clearance, heat, load), ways, warmth, loads);
@@ -107,7 +108,8 @@ final class DryFitStation extends BorderPane implements View {
     private void warmed(Optional<HeatPictureFact.Picture> picture) {
         boolean any = picture.flatMap(HeatPictureFact.Picture::hottest).isPresent();
         Ui.see(legend, any);
-        picture.ifPresent(p -> legend.show(p.roomC(), place.limitC(), p.hottestC()));
+        // The picture's grid is finer than that of the judgement; what is said of the hottest place is said once.
+        picture.ifPresent(p -> legend.show(p.roomC(), place.limitC(), heatFinding().flatMap(f -> f.margin()).map(m -> m.value()).orElse(p.hottestC())));
         touched.setText(any ? "Click a place on the part to read it." : picture.isPresent() ? "No heat reaches it." : "It has no site yet, so nothing is known of its warmth.");
         judged();
     }
@@ -115,8 +117,12 @@ final class DryFitStation extends BorderPane implements View {
     /** What the finding says, where the colours are. */
     @Override
     public void judged() {
-        estimate.setText(desk.assessmentProperty().get().findings().stream().filter(f -> f.subject() == Subject.HEAT).findFirst().map(f -> f.what() + ". " + f.why()).orElse(""));
+        estimate.setText(heatFinding().map(f -> f.what() + ". " + f.why()).orElse(""));
         Ui.see(estimate, !estimate.getText().isEmpty());
+    }
+
+    private Optional<Finding> heatFinding() {
+        return desk.assessmentProperty().get().findings().stream().filter(f -> f.subject() == Subject.HEAT).findFirst();
     }
 
     private void touch(HeatPictureFact.Face f, Vec3 at) {
