@@ -158,7 +158,7 @@ final class Walk {
         detail("settle-left", () -> ((Button) find("#settle-leave")).fire());
         detail("dry-fit-warming", () -> ((ToggleButton) find("#fit-heat")).fire());
         step("dry-fit-heat", () -> { });
-        step("dry-fit-load", () -> ((ToggleButton) find("#fit-load")).fire());
+        detail("dry-fit-load", () -> ((ToggleButton) find("#fit-load")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("trial", () -> desk.goTo(blower, Station.TRIAL));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));
@@ -167,7 +167,7 @@ final class Walk {
         detail("kinds-before", () -> at("curlew-door", Station.SHAPE));
         detail("kinds-coming", () -> { });
         step("kinds", () -> { });
-        step("in-place", () -> {
+        detail("in-place", () -> {
             desk.goTo(blower, Station.SHAPE);
             ((ToggleButton) find("#in-place")).fire();
         });
@@ -218,7 +218,7 @@ final class Walk {
         detail("board-measure", () -> at("turnstone-board", Station.MEASURE));
         detail("model-part", () -> at("turnstone-guard", Station.SHAPE));
         detail("model-print", () -> at("turnstone-guard", Station.PRINT));
-        step("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
+        detail("drawer", () -> desk.placeProperty().set(new Desk.Place.AtDrawer()));
         detail("backups", () -> {
             desk.workshop().edit("rename", s -> s.with(s.machine("ruff").orElseThrow().withName("Ruff the second")));
             desk.placeProperty().set(new Desk.Place.AtBackups());
