@@ -24,7 +24,8 @@ public final class HomingCheck implements Check {
             String homing = String.join(" and ", leg.homing());
             String before = String.join(" and ", leg.before());
             all.add(Finding.of("homing." + leg.way().neighbour().id() + "." + leg.way().of(), Severity.STOP, "While " + homing + " homes, with " + before + " at home, the " + leg.way().feature() + " runs into "
-                    + leg.way().neighbour().name(), "In the order of homing " + before + " has gone home before. " + (leg.orders().isEmpty() ? "No other order helps: the part, or what stands there, has to give way."
+                    + leg.way().neighbour().name(), "In the order of homing " + before + " has gone home before. " + (c.machine().surroundings().axes().size() > HomingFact.MOST_AXES ? "Other orders were not tried, there are too many; the part, or what stands there, may give way."
+                            : leg.orders().isEmpty() ? "No other order helps: the part, or what stands there, has to give way."
                             : "Home in the order " + String.join(", ", leg.orders().get(0)) + " instead, on the machine too, or let the part give way.")).at(leg.way().piece().id(), leg.way().feature())
                     .about(Subject.LAYOUT).posed(leg.pose()).with(leg.orders().stream().limit(2).map(o -> Remedy.of("home " + String.join(", ", o), new Change.HomingOrder(o))).toList()));
         }

@@ -13,7 +13,7 @@ import tinperch.trial.SpotAt;
 import tinperch.upgrade.Case;
 
 /**
- * What one logged spot says of an estimate: for the same gap and the same cover of what is hot the estimate follows it, for others it says nothing (tried: a spot carried to a gap 2 mm
+ * What one logged spot says of an estimate: for the same gap, the same cover of what is hot and still air the estimate follows it, for others it says nothing (tried: a spot carried to a gap 2 mm
  * larger was off by 18 to 20 K, as without it).
  *
  * @param spotC what it stood at, {@code estimatedC} what was estimated for that block and room
@@ -50,7 +50,7 @@ record LoggedHeat(Channel channel, Run run, double spotC, double estimatedC, dou
         HeatMap.Patch p = w.map().at(at);
         Optional<Neighbour> hot = c.machine().surroundings().neighbours().stream().filter(n -> n.id().equals(s.hotId())).findFirst();
         Optional<Double> block = stood(r, hot.map(Neighbour::tempC).orElse(0.0) > HOTTEST_BED_C ? Channel.Kind.HOT_END : Channel.Kind.BED);
-        boolean same = hot.isPresent() && hot.get().sock() == s.sock() && p.nearest().equals(s.hotId()) && Math.abs(p.gapMm() - s.gapMm()) <= SAME_MM;
+        boolean same = hot.isPresent() && hot.get().sock() == s.sock() && !s.blown() && p.nearest().equals(s.hotId()) && Math.abs(p.gapMm() - s.gapMm()) <= SAME_MM;
         if (!same || block.isEmpty() || k.kept().filter(Kept::stood).isEmpty()) {
             return Optional.empty();
         }

@@ -41,7 +41,10 @@ public final class StrengthCheck implements Check {
             return List.of(Finding.of("strength", Severity.CANT_TELL, "Whether it bears its load cannot be told", "Nothing is said of what pulls or pushes on it: a weight, a hand, a belt.").settledBy(Settle.By.LOAD, "", "say what it bears"));
         }
         List<Finding> all = new ArrayList<>();
-        facts.get(StrengthFact.STRENGTH).forEach(b -> all.add(finding(b, c, m.get())));
+        List<Borne> borne = facts.get(StrengthFact.STRENGTH);
+        borne.forEach(b -> all.add(finding(b, c, m.get())));
+        c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().equals(l))).forEach(l -> all.add(Finding.of("strength." + l.id(), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
+                + " is gone", "The part has no such piece any more, or could not be made. Put the load where it acts now, or take it away.").settledBy(Settle.By.LOAD, "", "put it elsewhere")));
         return all;
     }
 

@@ -20,7 +20,7 @@ import tinperch.upgrade.Case;
 public final class HomingFact implements Fact<List<HomingFact.Leg>> {
     public static final HomingFact HOMING = new HomingFact();
     /** Of more axes not every order is tried. */
-    private static final int MOST_AXES = 4;
+    public static final int MOST_AXES = 4;
 
     private HomingFact() {}
 

@@ -28,6 +28,7 @@ import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.ThinCheck;
+import tinperch.check.VoltageCheck;
 import tinperch.check.WallCheck;
 
 /** All checks, quick ones first; a new one is added here. */
@@ -59,7 +60,8 @@ public final class Checks {
             new ThinCheck(),
             new OverhangCheck(),
             new AccessCheck(),
-            new AimCheck());
+            new AimCheck(),
+            new VoltageCheck());
 
     private Checks() {}
 }

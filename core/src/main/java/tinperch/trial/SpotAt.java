@@ -9,8 +9,9 @@ import tinperch.solid.Vec3;
  * @param gapMm of air along the way to the nearest hot thing; 0 where none was near
  * @param hotId id of that neighbour; empty where none was near
  * @param sock whether a sock covered it
+ * @param blown whether a fan blew on the part
  */
-public record SpotAt(String pieceId, Vec3 at, double gapMm, String hotId, boolean sock) {
+public record SpotAt(String pieceId, Vec3 at, double gapMm, String hotId, boolean sock, boolean blown) {
     public SpotAt {
         pieceId = pieceId == null ? "" : pieceId;
         at = at == null ? Vec3.ZERO : at;

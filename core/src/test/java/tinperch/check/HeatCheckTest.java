@@ -92,10 +92,10 @@ public class HeatCheckTest {
         assertTrue(far.why().startsWith("200 mm"), far.why());
     }
 
-    private static Run run(Case c, double spotC, double gapMm, boolean sock, boolean simulated) {
+    private static Run run(Case c, double spotC, double gapMm, boolean sock, boolean blown, boolean simulated) {
         HeatFact.Warm w = new FactsOnce(c).get(HeatFact.HEAT).orElseThrow().pieces().get(0);
         Vec3 at = w.place().local(w.map().hottest().middle());
-        Channel spot = Channel.named("c0", "Lower edge").withKind(Channel.Kind.SPOT).of(c.upgrade().id() + "/p1", "R1").at(new SpotAt(w.piece().id(), at, gapMm, "block", sock)).keeping(new Kept(spotC, true, spotC, 0.3));
+        Channel spot = Channel.named("c0", "Lower edge").withKind(Channel.Kind.SPOT).of(c.upgrade().id() + "/p1", "R1").at(new SpotAt(w.piece().id(), at, gapMm, "block", sock, blown)).keeping(new Kept(spotC, true, spotC, 0.3));
         return new Run("r", "Evening run", LocalDateTime.of(2026, 11, 2, 19, 0), 7200, List.of(spot, Channel.named("c1", "Hot end").keeping(new Kept(231, true, 230, 0.2)), Channel.named("c2", "Room").keeping(new Kept(21, true, 20, 0.2))),
                 "logger", simulated, "");
     }
@@ -108,12 +108,12 @@ public class HeatCheckTest {
         double share = (top.tempC() - 25) / (240 - 25);
         double estimated = 20 + share * (230 - 20);
         double logged = 20 + 0.8 * (estimated - 20);
-        Finding f = heat(on("PETG", m -> m.with(run(plain, logged, top.gapMm(), false, false)), block(7, 240)));
+        Finding f = heat(on("PETG", m -> m.with(run(plain, logged, top.gapMm(), false, false, false)), block(7, 240)));
         assertEquals(f.margin().orElseThrow().value(), 25 + 0.8 * (top.tempC() - 25), 0.2);
         assertTrue(f.what().contains("± 4 °C"), f.what());
         assertTrue(f.why().contains("less: the estimate follows it, for this gap only"), f.why());
         double raw = heat(plain).margin().orElseThrow().value();
-        for (Run other : List.of(run(plain, logged, top.gapMm() + 1, false, false), run(plain, logged, top.gapMm(), true, false), run(plain, logged, top.gapMm(), false, true))) {
+        for (Run other : List.of(run(plain, logged, top.gapMm() + 1, false, false, false), run(plain, logged, top.gapMm(), true, false, false), run(plain, logged, top.gapMm(), false, true, false), run(plain, logged, top.gapMm(), false, false, true))) {
             assertEquals(heat(on("PETG", m -> m.with(other), block(7, 240))).margin().orElseThrow().value(), raw, 1e-9);
         }
     }

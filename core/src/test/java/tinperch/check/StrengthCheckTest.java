@@ -98,6 +98,14 @@ public class StrengthCheckTest {
     }
 
     @Test
+    public void aLoadWhosePieceIsGoneIsSaid() {
+        Case c = bearing("PETG", new Load("l9", "the old arm", "arm", Vec3.ZERO, Vec3.X, Load.Lasting.STEADY));
+        Finding f = found(c);
+        assertEquals(f.severity(), Severity.CANT_TELL);
+        assertTrue(f.what().contains("“the old arm” is gone"), f.what());
+    }
+
+    @Test
     public void rightOverItsFixingThereIsNothingToWalk() {
         Placement m = mount();
         Vec3 on = new FactsOnce(PLAIN).get(MeshesFact.BARE).pieces().get(0).mesh().point(0);

@@ -119,6 +119,7 @@ final class DryFitStation extends BorderPane implements View {
     public void judged() {
         estimate.setText(heatFinding().map(f -> f.what() + ". " + f.why()).orElse(""));
         Ui.see(estimate, !estimate.getText().isEmpty());
+        loads.refresh();
     }
 
     private Optional<Finding> heatFinding() {

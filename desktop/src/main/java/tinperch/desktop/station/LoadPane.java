@@ -73,7 +73,9 @@ final class LoadPane extends VBox {
         Ui.tip(away, "It does not bear this");
         HBox row = new HBox(6, words, Ui.spring(), away);
         row.setAlignment(Pos.CENTER_LEFT);
-        return row;
+        Label judged = Ui.text(desk.assessmentProperty().get().findings().stream().filter(f -> f.id().equals("strength." + l.id())).findFirst().map(f -> f.severity().label() + ": " + f.why()).orElse(""), "faint");
+        Ui.see(judged, !judged.getText().isEmpty());
+        return new VBox(2, row, judged);
     }
 
     /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -26,6 +27,7 @@ final class SpotPicker extends VBox {
     private final Desk desk;
     private final ComboBox<Choice<Spot>> which;
     private final Button here;
+    private final CheckBox blown = Ui.id(new CheckBox("a fan blew on the part"), "spot-blown");
     private final Label said = Ui.id(Ui.text("", "faint"), "spot-said");
     private HeatPictureFact.Face at;
     private Vec3 point = Vec3.ZERO;
@@ -36,7 +38,7 @@ final class SpotPicker extends VBox {
         which = Form.choice("spot-which", List.<Choice<Spot>>of(), null, c -> tell());
         which.setMaxWidth(Double.MAX_VALUE);
         here = Ui.id(Ui.button("It was logged at this place", "mdi2t-target", this::put), "spot-put");
-        getChildren().addAll(Ui.label("A recorded spot", "section"), which, said, here);
+        getChildren().addAll(Ui.label("A recorded spot", "section"), which, said, blown, here);
         refresh();
     }
 
@@ -83,7 +85,7 @@ final class SpotPicker extends VBox {
         HeatPictureFact.Face f = at;
         desk.machine().ifPresent(m -> {
             Optional<Neighbour> hot = f.patch().flatMap(p -> m.surroundings().neighbours().stream().filter(n -> n.id().equals(p.nearest())).findFirst());
-            SpotAt spot = new SpotAt(f.pieceId(), point, hot.isPresent() ? f.patch().orElseThrow().gapMm() : 0, hot.map(Neighbour::id).orElse(""), hot.map(Neighbour::sock).orElse(false));
+            SpotAt spot = new SpotAt(f.pieceId(), point, hot.isPresent() ? f.patch().orElseThrow().gapMm() : 0, hot.map(Neighbour::id).orElse(""), hot.map(Neighbour::sock).orElse(false), blown.isSelected());
             desk.workshop().edit("say where a spot is", w -> w.machine(m.id()).flatMap(now -> now.run(s.runId).map(r -> w.with(now.with(r.channels().stream().filter(c -> c.id().equals(s.channelId)).findFirst()
                     .map(c -> r.with(c.at(spot))).orElse(r))))).orElse(w));
         });
