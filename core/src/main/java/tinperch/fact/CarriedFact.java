@@ -2,18 +2,14 @@ package tinperch.fact;
 
 import java.util.ArrayList;
 import java.util.List;
-import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
-import tinperch.solid.Leaf;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
-import tinperch.solid.SolidException;
-import tinperch.solid.Tolerances;
-import tinperch.solid.kernel.SolidKernel;
+import tinperch.solid.Vec3;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
 
@@ -51,18 +47,7 @@ public final class CarriedFact implements Fact<List<CarriedFact.Carried>> {
                     all.add(new Carried("screws." + p.id(), "screws of the " + p.name(), p.id(), TriangleTree.of(mesh)));
                 }
             }
-            for (Held h : form.held()) {
-                facts.stop().check();
-                if (h.there()) {
-                    continue;
-                }
-                try {
-                    all.add(new Carried("held." + h.name(), h.name(), "", TriangleTree.of(SolidKernel.evaluate(h.solid(), Tolerances.USUAL, facts.hands(), facts.memory("held " + h.name())))));
-                } catch (SolidException e) {
-                    // What cannot be drawn is not in the way.
-                    continue;
-                }
-            }
+            facts.get(HeldFact.HELD).stream().filter(h -> !h.held().there()).forEach(h -> all.add(new Carried("held." + h.held().name(), h.held().name(), "", h.tree())));
         });
         return all;
     }
@@ -87,9 +72,42 @@ public final class CarriedFact implements Fact<List<CarriedFact.Carried>> {
         return all;
     }
 
+    /** A bar of a convex section; what is so plain needs no kernel. */
     private static void bar(List<Mesh> all, String feature, Profile section, Placement at, double from, double to) {
-        if (to > from) {
-            all.add(SolidKernel.evaluate(Leaf.extrusion(feature, section, at, from, to), Tolerances.USUAL));
+        if (!(to > from)) {
+            return;
         }
+        double[] ring = section.ring(0);
+        int n = ring.length / 2;
+        double[] xyz = new double[6 * n];
+        for (int i = 0; i < n; i++) {
+            for (int end = 0; end < 2; end++) {
+                Vec3 p = at.point(ring[2 * i], ring[2 * i + 1], end == 0 ? from : to);
+                int o = 3 * (i + end * n);
+                xyz[o] = p.x();
+                xyz[o + 1] = p.y();
+                xyz[o + 2] = p.z();
+            }
+        }
+        int[] t = new int[3 * (4 * n - 4)];
+        int k = 0;
+        for (int i = 1; i + 1 < n; i++) {
+            k = put(t, k, 0, i + 1, i);
+            k = put(t, k, n, n + i, n + i + 1);
+        }
+        for (int i = 0; i < n; i++) {
+            int j = (i + 1) % n;
+            k = put(t, k, i, j, n + j);
+            k = put(t, k, i, n + j, n + i);
+        }
+        // One face for all of it: only its name is asked for.
+        all.add(new Mesh(xyz, t, new int[t.length / 3], List.of(new Mesh.Face(feature, at.w(), 0, List.of()))));
+    }
+
+    private static int put(int[] t, int k, int a, int b, int c) {
+        t[k] = a;
+        t[k + 1] = b;
+        t[k + 2] = c;
+        return k + 3;
     }
 }

@@ -2,14 +2,10 @@ package tinperch.fact;
 
 import java.util.ArrayList;
 import java.util.List;
-import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Placement;
 import tinperch.solid.Stop;
-import tinperch.solid.SolidException;
-import tinperch.solid.Tolerances;
-import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.query.Clearance;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
@@ -52,15 +48,9 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
                 Placement between = a.place().inverse().times(form.pieces().get(k).place());
                 all.add(new Overlap(a, form.pieces().get(k).name(), depth(trees.get(i), trees.get(k), between, facts.stop()), 0));
             }
-            for (Held h : form.held()) {
+            for (HeldFact.Thing h : facts.get(HeldFact.HELD)) {
                 facts.stop().check();
-                try {
-                    TriangleTree held = TriangleTree.of(SolidKernel.evaluate(h.solid(), Tolerances.USUAL, facts.hands(), facts.memory("held " + h.name())));
-                    all.add(new Overlap(a, h.name(), depth(trees.get(i), held, a.place().inverse(), facts.stop()), h.touching()));
-                } catch (SolidException e) {
-                    // What cannot be drawn is not in the way.
-                    continue;
-                }
+                all.add(new Overlap(a, h.held().name(), depth(trees.get(i), h.tree(), a.place().inverse(), facts.stop()), h.held().touching()));
             }
         }
         return all;

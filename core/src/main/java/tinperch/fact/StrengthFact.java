@@ -22,7 +22,7 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     public static final StrengthFact STRENGTH = new StrengthFact();
     /** This near the plane it mounts on a face lies on the machine, mm. */
     private static final double LIES_MM = 0.3;
-    private static final int SECTIONS = 60;
+    private static final int SECTIONS = 30;
     private static final double MPA_PER_GPA = 1000;
 
     private StrengthFact() {}

@@ -1,6 +1,7 @@
 package tinperch.heat;
 
 import java.util.List;
+import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.Sight;
@@ -25,6 +26,10 @@ public record Around(double roomC, double filmWm2K, List<HotBody> hot, List<Scre
      * @param place of the tree's solid in the coordinates of what is around
      */
     public record Screen(TriangleTree tree, Placement place) {
+        Bounds bounds() {
+            return tree.mesh().bounds().placed(place);
+        }
+
         boolean blocks(Vec3 from, Vec3 to) {
             return Sight.blocked(tree, place.local(from), place.local(to));
         }

@@ -24,8 +24,8 @@ public final class HeatModel {
     /** Two surfaces that touch still have some air between them. */
     private static final double GAP_LEAST_MM = 0.05;
     private static final int MOST_CELLS = 100_000;
-    /** So many cells are enough for a peak: finer ones move it by half a kelvin. */
-    public static final int CELLS = 1_500;
+    /** So many cells are enough for a peak: finer ones move it by a kelvin, where its band is tens of them. */
+    public static final int CELLS = 800;
     /** So many make a picture. */
     public static final int FINE_CELLS = 10_000;
     private static final double ROUND_K = 0.1;
@@ -41,6 +41,8 @@ public final class HeatModel {
     /** For each patch and hot thing the share of its sight it fills, and how far the air's way to it is, mm. */
     private final double[][] view;
     private final double[][] arc;
+    /** For each hot thing what may stand between it and the solid. */
+    private final List<List<Around.Screen>> between;
 
     private HeatModel(Mesh mesh, double conductivityWmK, Around around, double cellMm, boolean drawn, Hands hands, Stop stop) {
         this.kWmmK = conductivityWmK / 1000;
@@ -50,6 +52,7 @@ public final class HeatModel {
         patches = new Patches(mesh, grid, drawn, stop);
         view = new double[around.hot().size()][patches.count()];
         arc = new double[around.hot().size()][patches.count()];
+        between = around.hot().stream().map(h -> around.screens().stream().filter(s -> s.bounds().overlaps(mesh.bounds().with(h.box()), 0)).toList()).toList();
         look(hands);
     }
 
@@ -138,7 +141,7 @@ public final class HeatModel {
                 continue;
             }
             if (seen < 0) {
-                seen = seen(m, n, box);
+                seen = seen(m, n, box, between.get(body));
             }
             view[body][p] = f * seen;
             arc[body][p] = seen > 0 ? way : Double.POSITIVE_INFINITY;
@@ -146,7 +149,7 @@ public final class HeatModel {
     }
 
     /** The share of four lines to the box that nothing crosses. */
-    private double seen(Vec3 m, Vec3 n, Bounds box) {
+    private double seen(Vec3 m, Vec3 n, Bounds box, List<Around.Screen> screens) {
         Vec3 from = m.plus(n.times(0.1 * grid.h));
         Vec3 mid = box.min().plus(box.max()).times(0.5);
         Vec3 q = box.size().times(0.25);
@@ -155,7 +158,7 @@ public final class HeatModel {
             // Four corners of a tetrahedron within the box.
             Vec3 inside = new Vec3(mid.x() + (i < 2 ? q.x() : -q.x()), mid.y() + (i % 2 == 0 ? q.y() : -q.y()), mid.z() + (i == 0 || i == 3 ? q.z() : -q.z()));
             Vec3 to = entry(from, inside, box);
-            free += around.screens().stream().anyMatch(s -> s.blocks(from, to)) ? 0 : 1;
+            free += screens.stream().anyMatch(s -> s.blocks(from, to)) ? 0 : 1;
         }
         return free / 4.0;
     }

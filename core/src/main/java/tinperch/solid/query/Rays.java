@@ -63,7 +63,7 @@ public final class Rays {
 
     /** Gathers hits; false when the ray ran too near to an edge to be sure. */
     private boolean walk(int node, Vec3 from, Vec3 d, List<Hit> hits) {
-        if (!meets(node, from, d)) {
+        if (!tree.meets(node, from.x(), from.y(), from.z(), d.x(), d.y(), d.z(), Double.POSITIVE_INFINITY)) {
             return true;
         }
         boolean clear = true;
@@ -75,28 +75,6 @@ public final class Rays {
         }
         clear = walk(tree.child(node), from, d, hits);
         return clear & walk(tree.child(node) + 1, from, d, hits);
-    }
-
-    private boolean meets(int node, Vec3 p, Vec3 d) {
-        double lo = 0;
-        double hi = Double.POSITIVE_INFINITY;
-        for (int a = 0; a < 3; a++) {
-            double c = a == 0 ? p.x() : a == 1 ? p.y() : p.z();
-            double v = a == 0 ? d.x() : a == 1 ? d.y() : d.z();
-            double min = tree.box[6 * node + a] - 1e-9;
-            double max = tree.box[6 * node + 3 + a] + 1e-9;
-            if (v == 0) {
-                if (c < min || c > max) {
-                    return false;
-                }
-            } else {
-                double t0 = (min - c) / v;
-                double t1 = (max - c) / v;
-                lo = Math.max(lo, Math.min(t0, t1));
-                hi = Math.min(hi, Math.max(t0, t1));
-            }
-        }
-        return lo <= hi;
     }
 
     /** Möller and Trumbore 1997. */

@@ -28,26 +28,7 @@ public final class Sight {
     }
 
     private boolean walk(int node) {
-        int o = 6 * node;
-        double lo = 0;
-        double hi = 1;
-        for (int a = 0; a < 3; a++) {
-            double c = a == 0 ? px : a == 1 ? py : pz;
-            double v = a == 0 ? dx : a == 1 ? dy : dz;
-            double min = tree.box[o + a] - 1e-9;
-            double max = tree.box[o + 3 + a] + 1e-9;
-            if (v == 0) {
-                if (c < min || c > max) {
-                    return false;
-                }
-            } else {
-                double t0 = (min - c) / v;
-                double t1 = (max - c) / v;
-                lo = Math.max(lo, Math.min(t0, t1));
-                hi = Math.min(hi, Math.max(t0, t1));
-            }
-        }
-        if (lo > hi) {
+        if (!tree.meets(node, px, py, pz, dx, dy, dz, 1)) {
             return false;
         }
         if (!tree.isLeaf(node)) {

@@ -156,6 +156,29 @@ public final class TriangleTree {
         return new Vec3(xyz[p], xyz[p + 1], xyz[p + 2]);
     }
 
+    /** Whether a line from p along d, up to so many times d, meets a node's box. */
+    boolean meets(int node, double px, double py, double pz, double dx, double dy, double dz, double most) {
+        double lo = 0;
+        double hi = most;
+        for (int a = 0; a < 3; a++) {
+            double c = a == 0 ? px : a == 1 ? py : pz;
+            double v = a == 0 ? dx : a == 1 ? dy : dz;
+            double min = box[6 * node + a] - 1e-9;
+            double max = box[6 * node + 3 + a] + 1e-9;
+            if (v == 0) {
+                if (c < min || c > max) {
+                    return false;
+                }
+            } else {
+                double t0 = (min - c) / v;
+                double t1 = (max - c) / v;
+                lo = Math.max(lo, Math.min(t0, t1));
+                hi = Math.min(hi, Math.max(t0, t1));
+            }
+        }
+        return lo <= hi;
+    }
+
     /** Squared distance from a point to a node's box, 0 inside. */
     double boxDistanceSq(int node, double x, double y, double z) {
         int o = 6 * node;
