@@ -7,12 +7,10 @@ import java.util.Optional;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Neighbour;
-import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
-import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.TriangleTree;
@@ -115,15 +113,7 @@ public final class MotionFact implements Fact<Optional<List<MotionFact.Way>>> {
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
         List<Other> all = new ArrayList<>();
         space.neighbours().stream().filter(n -> n.isMatter() && !(through && n.group().equals(mine))).forEach(n -> all.add(new Other(n, shapes.get(n.id()))));
-        for (Run r : space.runs()) {
-            if (!r.isMoved()) {
-                String group = r.holds().get(0).group();
-                Mesh mesh = r.mesh(space, space.home()).placed(Placement.HERE.moved(space.shift(group, space.home()).times(-1)));
-                if (mesh.triangleCount() > 0) {
-                    all.add(new Other(r.standing(mesh).in(group), Shape.of(mesh)));
-                }
-            }
-        }
+        facts.get(LinesFact.LINES).forEach(l -> l.atZero().ifPresent(s -> all.add(new Other(l.standing(), s))));
         return all;
     }
 }

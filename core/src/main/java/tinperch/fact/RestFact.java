@@ -5,14 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.machine.space.Neighbour;
-import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Bounds;
-import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
@@ -76,11 +74,8 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
                 gaps(n, shapes.get(n.id()), seen, stands, trees, facts, all);
             }
         }
-        for (Run r : space.runs()) {
-            Mesh mesh = r.mesh(space, home);
-            if (mesh.triangleCount() > 0) {
-                gaps(r.standing(mesh), Shape.of(mesh), place.get().moved(shift), false, trees, facts, all);
-            }
+        for (LinesFact.Line l : facts.get(LinesFact.LINES)) {
+            gaps(l.standing().in(""), l.atHome(), place.get().moved(shift), false, trees, facts, all);
         }
         return Optional.of(all);
     }

@@ -3,12 +3,15 @@ package tinperch.desktop.window;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.control.Button;
 import tinperch.check.Settle;
+import tinperch.check.Severity;
 import tinperch.desktop.action.Action;
 import tinperch.desktop.desk.Begin;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
+import tinperch.desktop.look.Ui;
 import tinperch.desktop.reading.SimulatedCalipers;
 import tinperch.machine.Machine;
 import tinperch.workshop.share.Sharing;
@@ -52,6 +55,9 @@ public final class Actions {
                 () -> desk.machine().ifPresent(m -> Begin.upgrade(desk, m))));
         all.add(Action.of("add-thing", "Draw a thing around this machine", "Shortcut+T", () -> desk.machine().isPresent(),
                 () -> desk.settle(new Settle(Settle.By.NEIGHBOURS, "", ""))));
+        all.add(Action.of("heat", "See how warm the part gets", "", () -> desk.part().isPresent(), () -> desk.upgrade().ifPresent(u -> desk.part().ifPresent(part -> desk.showHeat(u, part.id())))));
+        all.add(Action.of("load", "Say what the part bears", "", () -> desk.part().isPresent(), () -> desk.settle(new Settle(Settle.By.LOAD, "", ""))));
+        all.add(Action.of("settle", "Settle what stops the part", "", () -> desk.assessmentProperty().get().count(Severity.STOP) > 0, this::settle));
         all.addAll(packing());
         all.add(Action.of("backups", "Go back to a backup", "", () -> true, () -> desk.placeProperty().set(new Desk.Place.AtBackups())));
         all.add(Action.of("calipers", "Read with the simulated calipers", "Shortcut+J", () -> true, this::readSimulated));
@@ -89,6 +95,11 @@ public final class Actions {
             desk.warn("Simulated calipers type into the reading cell with the focus: click into one on the Measure station or "
                     + "under Readings first. Nothing was changed.");
         }
+    }
+
+    private void settle() {
+        javafx.stage.Window.getWindows().stream().filter(javafx.stage.Window::isFocused).map(w -> Ui.find(w.getScene().getRoot(), "settle-all")).filter(Button.class::isInstance).map(Button.class::cast)
+                .findFirst().ifPresent(Button::fire);
     }
 
     private void toggleDark() {
