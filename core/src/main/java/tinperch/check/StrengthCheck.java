@@ -26,6 +26,11 @@ public final class StrengthCheck implements Check {
     private static final double IN_LAYERS_COS = Math.cos(Math.toRadians(45));
     private static final int MOST_REMEDIES = 4;
 
+    /** The id of what is found of a load. */
+    public static String idOf(Load l) {
+        return "strength." + l.id();
+    }
+
     @Override
     public String about() {
         return "strength";
@@ -43,7 +48,7 @@ public final class StrengthCheck implements Check {
         List<Finding> all = new ArrayList<>();
         List<Borne> borne = facts.get(StrengthFact.STRENGTH);
         borne.forEach(b -> all.add(finding(b, c, m.get())));
-        c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().equals(l))).forEach(l -> all.add(Finding.of("strength." + l.id(), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
+        c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().equals(l))).forEach(l -> all.add(Finding.of(idOf(l), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
                 + " is gone", "The part has no such piece any more, or could not be made. Put the load where it acts now, or take it away.").settledBy(Settle.By.LOAD, "", "put it elsewhere")));
         return all;
     }
@@ -67,7 +72,7 @@ public final class StrengthCheck implements Check {
 
     private static Finding finding(Borne b, Case c, Material m) {
         Load l = b.load();
-        String id = "strength." + l.id();
+        String id = idOf(l);
         String name = l.name().isBlank() ? "the load" : "“" + l.name() + "”";
         String force = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " " + l.lasting().label();
         if (b.how() == StrengthFact.How.HELD_BY_ANOTHER) {

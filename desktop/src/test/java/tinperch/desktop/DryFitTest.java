@@ -97,8 +97,8 @@ public class DryFitTest extends WindowTest {
         // In the middle is the opening for the air.
         Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
         // It is drawn a moment after it is looked at.
-        for (int k = 1; k < 40 && need("load-put").isDisabled(); k++) {
-            robot.clickOn(b.getCenterX(), b.getCenterY() + (k % 2 == 0 ? 26 : -26) * (1 + k % 6));
+        for (int click = 1; click < 41 && need("load-put").isDisabled(); click++) {
+            robot.clickOn(b.getCenterX(), b.getCenterY() + (click % 2 == 0 ? 26 : -26) * (1 + click % 6));
             WaitForAsyncUtils.waitForFxEvents();
             Thread.sleep(100);
         }

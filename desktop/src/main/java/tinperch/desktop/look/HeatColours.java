@@ -8,7 +8,7 @@ public final class HeatColours {
     /** Just below the limit it is this share of the way to hot; the step at the limit is seen. */
     private static final double BELOW = 0.55;
     /** So far above the limit it is as dark as it gets, K. */
-    private static final double DARK_K = 40;
+    private static final double DARKEST_ABOVE_KELVIN = 40;
 
     private HeatColours() {}
 
@@ -24,7 +24,7 @@ public final class HeatColours {
         if (tempC <= limitC) {
             return mix(cool, hot, BELOW * Math.max(0, Math.min(1, (tempC - roomC) / Math.max(1, limitC - roomC))));
         }
-        return mix(hot, p.dark() ? 0xFFE0C0 : 0x4A1002, 0.6 * Math.min(1, (tempC - limitC) / DARK_K));
+        return mix(hot, p.dark() ? 0xFFE0C0 : 0x4A1002, 0.6 * Math.min(1, (tempC - limitC) / DARKEST_ABOVE_KELVIN));
     }
 
     private static int mix(int a, int b, double f) {

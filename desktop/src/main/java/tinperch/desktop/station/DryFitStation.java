@@ -163,7 +163,7 @@ final class DryFitStation extends BorderPane implements View {
         }
         asked = now.get();
         if (asked.site().isEmpty()) {
-            say("It has no site on " + asked.machine().name() + " yet, so nothing can run into it here. Say on Shape where it mounts.");
+            say("It has no site on " + asked.machine().name() + " yet, so nothing can run into it here. Say at the station Shape where it mounts.");
         } else {
             desk.engine().find(asked, MotionFact.MOTION, found -> {
                 if (now.get().equals(asked)) {

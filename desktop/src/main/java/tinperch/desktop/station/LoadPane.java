@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tinperch.check.StrengthCheck;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Choice;
 import tinperch.desktop.look.Column;
@@ -73,7 +74,7 @@ final class LoadPane extends VBox {
         Ui.tip(away, "It does not bear this");
         HBox row = new HBox(6, words, Ui.spring(), away);
         row.setAlignment(Pos.CENTER_LEFT);
-        Label judged = Ui.text(desk.assessmentProperty().get().findings().stream().filter(f -> f.id().equals("strength." + l.id())).findFirst().map(f -> f.severity().label() + ": " + f.why()).orElse(""), "faint");
+        Label judged = Ui.text(desk.assessmentProperty().get().findings().stream().filter(f -> f.id().equals(StrengthCheck.idOf(l))).findFirst().map(f -> f.severity().label() + ": " + f.why()).orElse(""), "faint");
         Ui.see(judged, !judged.getText().isEmpty());
         return new VBox(2, row, judged);
     }
