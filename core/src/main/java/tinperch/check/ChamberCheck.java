@@ -9,7 +9,6 @@ import tinperch.material.Material;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.Change;
 import tinperch.upgrade.Load;
 
 /**
@@ -51,8 +50,7 @@ public final class ChamberCheck implements Check {
         if (air <= limit) {
             return List.of(Finding.of("chamber", Severity.FINE, m.get().name() + " stands the air inside, " + Quantity.show(air, Unit.CELSIUS), why).measured(margin));
         }
-        List<Remedy> others = Material.STANDARD.stream().filter(o -> standsC(o, loaded) - SPARE_K >= air && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
-                .sorted(Comparator.comparingDouble(Material::useLimitC)).limit(2).map(o -> Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))).toList();
+        List<Remedy> others = OtherMaterials.of(c, o -> standsC(o, loaded) - SPARE_K >= air, Comparator.comparingDouble(Material::useLimitC), 2);
         return List.of(Finding.of("chamber", air > stands - SPARE_K / 2 ? Severity.STOP : Severity.LOOK, "It stands in air of " + Quantity.show(air, Unit.CELSIUS) + ", " + m.get().name() + (air > stands - SPARE_K / 2 ? " does not stand that" : " barely stands that"), why)
                 .measured(margin).with(others));
     }

@@ -97,8 +97,7 @@ public final class HeatCheck implements Check {
         if (hot != null && !hot.sock() && hot.tempC() > LoggedHeat.HOTTEST_BED_C) {
             all.add(Remedy.of("put a sock on " + hot.name(), new Change.PutNeighbour(hot.socked(true))));
         }
-        Material.STANDARD.stream().filter(o -> o.useLimitC() >= warmC && c.host().map(h -> h.materials().contains(o.name())).orElse(true)).min(Comparator.comparingDouble(Material::useLimitC))
-                .ifPresent(o -> all.add(Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))));
+        all.addAll(OtherMaterials.of(c, o -> o.useLimitC() >= warmC, Comparator.comparingDouble(Material::useLimitC), 1));
         return all;
     }
 }

@@ -12,7 +12,6 @@ import tinperch.trial.Channel;
 import tinperch.trial.Kept;
 import tinperch.trial.Run;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.Change;
 
 /** Spots of the part whose temperature was recorded, against what its material stands loaded. */
 public final class SpotCheck implements Check {
@@ -41,8 +40,7 @@ public final class SpotCheck implements Check {
 
     /** Materials its printer may print that stand it, those that stand least first. */
     private static List<Remedy> others(Case c, double hotC) {
-        return Material.STANDARD.stream().filter(o -> o.useLimitC() - SPARE_K >= hotC && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
-                .sorted(Comparator.comparingDouble(Material::useLimitC)).limit(2).map(o -> Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))).toList();
+        return OtherMaterials.of(c, o -> o.useLimitC() - SPARE_K >= hotC, Comparator.comparingDouble(Material::useLimitC), 2);
     }
 
     private static Finding finding(String id, Channel spot, Run run, Material m, List<Remedy> remedies) {

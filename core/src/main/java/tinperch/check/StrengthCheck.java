@@ -15,7 +15,6 @@ import tinperch.quantity.Unit;
 import tinperch.strength.SectionWalk;
 import tinperch.strength.SectionWalk.Station;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.Change;
 import tinperch.upgrade.Load;
 
 /** Does the part bear what is put on it? The weakest section between the load and where it lies on the machine, across layers where the section lies in them. */
@@ -98,11 +97,11 @@ public final class StrengthCheck implements Check {
                 + " MPa; " + m.name() + " bears " + Quantity.fixed(strength, 0) + (betweenLayers(s) ? " across layers" : "") + ", of that " + Math.round(100 * share) + " % " + l.lasting().label() + " (common practice). It gives by "
                 + Quantity.mm(Math.round(gives * 100) / 100.0) + " there. Estimate: printed solid, held where it lies on the machine nearest to the load.";
         Finding f = Finding.of(id, severity, what, why).measured(new Margin(s.stressMPa(), allowed, Unit.MPA, false)).at(b.piece().id(), "");
-        return severity == Severity.FINE ? f : f.with(remedies(b, s, c, m, s.stressMPa() / allowed));
+        return severity == Severity.FINE ? f : f.with(remedies(b, s, c, s.stressMPa() / allowed));
     }
 
     /** What makes the section thicker, and materials that bear it. */
-    private static List<Remedy> remedies(Borne b, Station s, Case c, Material m, double over) {
+    private static List<Remedy> remedies(Borne b, Station s, Case c, double over) {
         List<Remedy> all = new ArrayList<>();
         double by = Math.sqrt(s.areaMm2()) * (Math.sqrt(over) - 1) + 0.5;
         List<String> keys = new ArrayList<>();
@@ -112,8 +111,7 @@ public final class StrengthCheck implements Check {
                 all.add(Remedy.pull(r.lever(), c.recipe().values(), by));
             }
         }
-        Material.STANDARD.stream().filter(o -> !o.name().equals(m.name()) && share(b.load().lasting(), o) * strengthMPa(s, o) >= s.stressMPa() && c.host().map(h -> h.materials().contains(o.name())).orElse(true))
-                .min(Comparator.comparingDouble(Material::strengthMPa)).ifPresent(o -> all.add(Remedy.of("print it in " + o.name(), new Change.OfMaterial(o.name()))));
+        all.addAll(OtherMaterials.of(c, o -> share(b.load().lasting(), o) * strengthMPa(s, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
         return all;
     }
 }

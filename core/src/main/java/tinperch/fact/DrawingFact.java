@@ -3,9 +3,11 @@ package tinperch.fact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import tinperch.part.feature.Spot;
 import tinperch.part.form.Held;
 import tinperch.part.form.PartForm;
+import tinperch.part.form.Piece;
 import tinperch.solid.Mesh;
 import tinperch.solid.SolidException;
 import tinperch.solid.Tolerances;
@@ -36,6 +38,12 @@ public final class DrawingFact implements Fact<DrawingFact.Drawing> {
      */
     public record Drawing(PartForm form, List<MeshesFact.Made> pieces, List<Mesh> placed, Mesh mesh, List<FeatureEdges.Edge> edges,
             List<HiddenLines.Piece> top, List<HiddenLines.Piece> front, List<HiddenLines.Piece> side, List<Mesh> held, Map<String, Spot> spots) {
+        /** The piece a feature of its mesh is of; the only one where there are not several. */
+        public Optional<Piece> pieceOf(String feature) {
+            int of = feature.indexOf(OF);
+            return of < 0 ? form.pieces().stream().findFirst() : form.piece(feature.substring(0, of));
+        }
+
         /** Volume of one of each piece times its count, mm³. */
         public double volumeMm3() {
             return pieces.stream().mapToDouble(p -> p.mesh().volumeMm3() * p.piece().count()).sum();

@@ -120,7 +120,7 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
     }
 
     /** How warm it is outside, °C. */
-    public static double surfaceC(Neighbour n, double roomC) {
+    private static double surfaceC(Neighbour n, double roomC) {
         return n.sock() ? roomC + SOCK_SHARE * (n.tempC() - roomC) : n.tempC();
     }
 

@@ -22,6 +22,7 @@ public record HeatMap(List<Patch> patches, List<Piece> pieces, double cellMm, in
      * A small piece of the surface.
      *
      * @param gapMm along the air to the nearest hot thing it sees; infinite where there is none
+     * @param nearest id of that thing; empty where there is none
      */
     public record Patch(Vec3 middle, Vec3 normal, double areaMm2, double tempC, double gapMm, String nearest) {}
 

@@ -236,7 +236,7 @@ public final class HeatModel {
             for (int b = 0; b < around.hot().size(); b++) {
                 near = near < 0 || arc[b][p] < arc[near][p] ? b : near;
             }
-            all.add(new HeatMap.Patch(patches.middle[p], patches.normal[p], patches.areaMm2[p], surface[p], near < 0 ? Double.POSITIVE_INFINITY : arc[near][p], near < 0 ? "" : around.hot().get(near).name()));
+            all.add(new HeatMap.Patch(patches.middle[p], patches.normal[p], patches.areaMm2[p], surface[p], near < 0 ? Double.POSITIVE_INFINITY : arc[near][p], near < 0 ? "" : around.hot().get(near).id()));
         }
         return new HeatMap(all, drawn ? pieces() : List.of(), grid.h, grid.count, converged, lost);
     }

@@ -34,7 +34,6 @@ import java.util.function.UnaryOperator;
 /** Parts near what is hot: bands against limits, what cures them, what a logged spot changes. */
 public class HeatCheckTest {
     private static Neighbour block(double gapMm, double tempC) {
-        // The foot stands at the site and reaches to y = 12.
         return new Neighbour("block", "hot block", "carriage", Neighbour.Kind.HOT, Neighbour.Form.BOX, new Vec3(-10, reach() + gapMm, -10), new Vec3(20, 12, 20), "z", 0.1, tempC);
     }
 

@@ -15,6 +15,8 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.PartExamples;
+import tinperch.part.family.EdgeClip;
+import tinperch.part.family.FanDuct;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
@@ -54,9 +56,14 @@ public class PrintableTest {
         for (String family : List.of("hose-adapter", "fan-bracket", "corner-bracket")) {
             assertTrue(PartExamples.findings(PartExamples.usual(family, Values.START)).stream().noneMatch(f -> f.id().startsWith("overhang")), family);
         }
-        // An edge clip's brace ends under its claw: a level face of 81 mm² in the demo.
-        Finding f = PartExamples.findings(PartExamples.usual("edge-clip", Values.START)).stream().filter(x -> x.id().startsWith("overhang")).findFirst().orElse(null);
-        assertTrue(f == null || f.severity() == Severity.LOOK && f.why().contains("common practice"), String.valueOf(f));
+        Values leaning = Values.START.with(FanDuct.OUTLETS.offset, 40.0).with(FanDuct.OUTLETS.tilt, 0.0).with(FanDuct.OUTLETS.length, 60.0);
+        Finding air = PartExamples.find(PartExamples.usual("fan-duct", leaning), "overhang.part");
+        assertEquals(air.severity(), Severity.LOOK);
+        assertTrue(air.what().matches("\\d+ mm² of the duct hang in the air") && air.why().contains("its air, leaning out by 5"), air.what() + air.why());
+        assertTrue(PartExamples.findings(PartExamples.usual("fan-duct", leaning.with(FanDuct.OUTLETS.offset, 0.0))).stream().noneMatch(f -> f.id().startsWith("overhang")), "an upright one prints");
+        Finding bridge = PartExamples.find(PartExamples.usual("edge-clip", Values.START.with(EdgeClip.LIFT, 30.0)), "overhang.part");
+        assertTrue(bridge.what().startsWith("A bridge of 41 mm"), bridge.what());
+        assertEquals(bridge.margin().orElseThrow().limit(), 30.0);
     }
 
     private static Case foot(Neighbour... around) {

@@ -58,7 +58,5 @@ public class SettleSearchTest {
         assertEquals(p.steps().size(), 0);
         assertEquals(p.tried(), 1);
         assertFalse(p.settled());
-        SettleSearch.Proposal fine = search(PartExamples.plateCase(PartExamples.values()), 60);
-        assertTrue(fine.settled() == (fine.after().count(Severity.STOP) == 0));
     }
 }

@@ -41,7 +41,7 @@ final class PrintRows {
     static List<Row> rows() {
         return List.of(
                 Row.of("P35", "an unsupported tab bends under a wheel's preload", () -> bracket(3, 60), () -> bracket(12, 6), "strength.l", "bear|breaks"),
-                Row.of("P54", "a guide of 230 mm on a bed of 84", () -> guide(230, "small"), () -> guide(120, "large"), "bed", ".*"),
+                Row.of("P54", "a guide of 230 mm on a bed of 84", () -> guide(230, "small"), () -> guide(120, "large"), "bed", "Too large for small"),
                 Row.of("P58", "the machine that is in pieces is to print its own part", () -> guide(120, "upgraded"), () -> guide(120, "large"), "bed", "cannot print it now|in pieces").cures(),
                 Row.of("P59", "walls of 1 mm, and the host carries a nozzle of 1.2", () -> adapter(1, 1.2), () -> adapter(1, 0.4), "thin.", "vanishes").measures(1, 0.15));
     }

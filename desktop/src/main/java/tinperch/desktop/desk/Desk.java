@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -241,6 +242,11 @@ public final class Desk implements AutoCloseable {
             shownParts.put(u.id(), partId);
             changed();
         });
+    }
+
+    /** Changes the part shown, as one step that can be undone. */
+    public void editPart(String label, UnaryOperator<PartDesign> how) {
+        upgrade().ifPresent(u -> part().ifPresent(p -> workshop.edit(label, s -> s.upgrade(u.id()).flatMap(now -> now.part(p.id()).map(q -> s.with(now.with(how.apply(q))))).orElse(s))));
     }
 
     /** The mark the part shown will carry; empty when there is no part. */

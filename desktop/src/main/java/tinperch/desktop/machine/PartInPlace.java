@@ -148,7 +148,7 @@ public final class PartInPlace extends BorderPane implements View {
         }
     }
 
-    /** Colours of heat, for what stands beside it. */
+    /** What its material stands loaded, °C; 0 where that is not known. */
     public double limitC() {
         return asked == null ? 0 : Material.find(asked.part().material()).map(Material::useLimitC).orElse(0.0);
     }

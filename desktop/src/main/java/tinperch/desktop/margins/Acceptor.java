@@ -1,7 +1,6 @@
 package tinperch.desktop.margins;
 
 import java.time.LocalDate;
-import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -10,7 +9,6 @@ import tinperch.check.Finding;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.Ui;
 import tinperch.judge.Acceptance;
-import tinperch.upgrade.PartDesign;
 
 /** Lives with a finding for a reason, or has it open again. */
 final class Acceptor extends HBox {
@@ -23,7 +21,7 @@ final class Acceptor extends HBox {
         this.desk = desk;
         finding = f;
         begin = f.accepted().isEmpty() ? Ui.id(Ui.button("live with it", null, this::ask), "accept-" + f.id())
-                : Ui.id(Ui.button("open it again", null, () -> edit("open “" + f.what() + "” again", p -> p.notAccepting(f.id()))), "reopen-" + f.id());
+                : Ui.id(Ui.button("open it again", null, () -> desk.editPart("open “" + f.what() + "” again", p -> p.notAccepting(f.id()))), "reopen-" + f.id());
         begin.getStyleClass().add("link");
         Ui.tip(begin, f.accepted().isEmpty() ? "It stays in view as accepted, with your reason, and comes up again when it gets worse" : "It counts again");
         getChildren().add(begin);
@@ -37,7 +35,7 @@ final class Acceptor extends HBox {
             if (!reason.getText().isBlank()) {
                 // The finding as it is by now may be another than the one this row was made for.
                 Finding now = desk.assessmentProperty().get().findings().stream().filter(f -> f.id().equals(finding.id())).findFirst().orElse(finding);
-                edit("live with “" + now.what() + "”", p -> p.accepting(Acceptance.accept(now, reason.getText().strip(), LocalDate.now())));
+                desk.editPart("live with “" + now.what() + "”", p -> p.accepting(Acceptance.accept(now, reason.getText().strip(), LocalDate.now())));
             }
         });
         reason.setOnKeyPressed(e -> {
@@ -49,9 +47,5 @@ final class Acceptor extends HBox {
         });
         getChildren().setAll(reason);
         reason.requestFocus();
-    }
-
-    private void edit(String label, UnaryOperator<PartDesign> how) {
-        desk.upgrade().ifPresent(u -> desk.part().ifPresent(p -> desk.workshop().edit(label, s -> s.upgrade(u.id()).flatMap(now -> now.part(p.id()).map(q -> s.with(now.with(how.apply(q))))).orElse(s))));
     }
 }

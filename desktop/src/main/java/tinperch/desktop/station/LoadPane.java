@@ -70,7 +70,7 @@ final class LoadPane extends VBox {
 
     private Node row(Load l) {
         Label words = Ui.text((l.name().isBlank() ? "a load" : l.name()) + ": " + Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + ", " + l.lasting().label());
-        Button away = Ui.id(Ui.button("", "mdi2c-close", () -> edit("take a load away", p -> p.withoutLoad(l.id()))), "load-away-" + l.id());
+        Button away = Ui.id(Ui.button("", "mdi2c-close", () -> desk.editPart("take a load away", p -> p.withoutLoad(l.id()))), "load-away-" + l.id());
         Ui.tip(away, "It does not bear this");
         HBox row = new HBox(6, words, Ui.spring(), away);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -90,8 +90,7 @@ final class LoadPane extends VBox {
         if (place.isEmpty()) {
             return;
         }
-        int of = feature.indexOf(DrawingFact.OF);
-        piece = (of < 0 ? d.form().pieces().stream().findFirst() : d.form().piece(feature.substring(0, of))).orElse(null);
+        piece = d.pieceOf(feature).orElse(null);
         at = piece == null ? null : place.get().times(piece.place()).local(where);
         tell();
     }
@@ -125,16 +124,12 @@ final class LoadPane extends VBox {
             }
             Vec3 force = place.get().times(piece.place()).inverse().turned(Choice.in(way, Vec3.Z.times(-1))).times(n);
             Load l = new Load("load-" + UUID.randomUUID(), name.getText().strip(), piece.id(), at, force, Choice.in(lasting, Load.Lasting.STEADY));
-            edit("put a load on", p -> p.bearing(l));
+            desk.editPart("put a load on", p -> p.bearing(l));
             name.clear();
             complain("");
         } catch (QuantityException e) {
             complain(e.getMessage());
         }
-    }
-
-    private void edit(String label, java.util.function.UnaryOperator<tinperch.upgrade.PartDesign> how) {
-        desk.upgrade().ifPresent(u -> desk.part().ifPresent(p -> desk.workshop().edit(label, s -> s.upgrade(u.id()).flatMap(now -> now.part(p.id()).map(q -> s.with(now.with(how.apply(q))))).orElse(s))));
     }
 
     private void complain(String why) {
