@@ -11,6 +11,7 @@ import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
 import tinperch.check.HeatCheck;
+import tinperch.check.HoldCheck;
 import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
@@ -57,6 +58,7 @@ public final class Checks {
             new HeatCheck(),
             new ChamberCheck(),
             new StrengthCheck(),
+            new HoldCheck(),
             new ThinCheck(),
             new OverhangCheck(),
             new AccessCheck(),

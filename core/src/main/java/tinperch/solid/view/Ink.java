@@ -58,11 +58,17 @@ public final class Ink {
     /** Fills a box in the layer under way, its edges as smooth as a line's. */
     public void fill(double x, double y, double w, double h, double alpha) {
         touch((int) Math.floor(x), (int) Math.floor(y), (int) Math.ceil(x + w), (int) Math.ceil(y + h));
-        for (int j = Math.max(clipY, (int) Math.floor(y)); j < clipToY && j < y + h; j++) {
-            double down = Math.min(1, j + 1 - y) - Math.max(0, j + 1 - y - h);
-            for (int i = Math.max(clipX, (int) Math.floor(x)); i < clipToX && i < x + w; i++) {
-                double in = Math.min(1, i + 1 - x) - Math.max(0, i + 1 - x - w);
-                put(j * width + i, alpha * Math.max(0, in) * Math.max(0, down));
+        int top = Math.max(clipY, (int) Math.floor(y));
+        for (int i = Math.max(clipX, (int) Math.floor(x)); i < clipToX && i < x + w; i++) {
+            double in = alpha * Math.max(0, Math.min(1, i + 1 - x) - Math.max(0, i + 1 - x - w));
+            int whole = (int) (255 * in + 0.5);
+            for (int j = top; j < clipToY && j < y + h; j++) {
+                // Only the first row and the last are partly covered.
+                if (j >= y && j + 1 <= y + h) {
+                    put(j * width + i, whole);
+                } else {
+                    put(j * width + i, in * Math.max(0, Math.min(1, j + 1 - y) - Math.max(0, j + 1 - y - h)));
+                }
             }
         }
     }
@@ -82,7 +88,10 @@ public final class Ink {
     }
 
     private void put(int at, double alpha) {
-        int ink = (int) (255 * alpha + 0.5);
+        put(at, (int) (255 * alpha + 0.5));
+    }
+
+    private void put(int at, int ink) {
         if (ink > (layer[at] & 0xFF)) {
             layer[at] = (byte) ink;
         }
@@ -188,7 +197,10 @@ public final class Ink {
         for (int y = fromY; y < toY; y++) {
             for (int i = y * width + fromX; i < y * width + toX; i++) {
                 int a = layer[i] & 0xFF;
-                if (a != 0) {
+                if (a == 255) {
+                    layer[i] = 0;
+                    argb[i] = 0xFF000000 | rgb;
+                } else if (a != 0) {
                     layer[i] = 0;
                     int under = argb[i];
                     int rest = 255 - a;

@@ -10,6 +10,10 @@ import tinperch.workshop.log.Bands;
 
 /** Draws curves, what of them lies above a limit, and the lines behind them. */
 final class CurvePainter {
+    /** A join this narrow and this high is drawn as a box. */
+    private static final double UPRIGHT_PX = 1.6;
+    private static final double STEEP_PX = 3;
+
     private final Ink ink;
     private final double k;
     private final Palette p;
@@ -85,12 +89,19 @@ final class CurvePainter {
                 continue;
             }
             double y = y(c, (low + high) / 2);
-            if (!Double.isNaN(beforeX) && from - beforeS <= gap) {
+            double top = y(c, high);
+            double bottom = y(c, low);
+            boolean goesOn = !Double.isNaN(beforeX) && from - beforeS <= gap;
+            if (goesOn && dash == 0 && (x - beforeX) * k < UPRIGHT_PX && Math.abs(y - beforeY) * k > STEEP_PX) {
+                // Nearly upright, it is a box too: from where the one before stopped.
+                top = Math.min(top, beforeY);
+                bottom = Math.max(bottom, beforeY);
+            } else if (goesOn) {
                 joined(beforeX, beforeY, x, y, drawn, dash);
             }
-            if (dash == 0 && y(c, low) - y(c, high) > 0.5) {
+            if (dash == 0 && bottom - top > 0.5) {
                 // A box is drawn in a tenth of a line's time.
-                ink.fill(x * k - pen.widthPx() / 2, y(c, high) * k, pen.widthPx(), (y(c, low) - y(c, high)) * k, 1);
+                ink.fill(x * k - pen.widthPx() / 2, top * k, pen.widthPx(), (bottom - top) * k, 1);
             }
             beforeX = x;
             beforeY = y;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import tinperch.machine.Machine;
 import tinperch.machine.book.ComponentKind;
+import tinperch.solid.Stop;
 import tinperch.trial.Channel;
 import tinperch.trial.Run;
 import tinperch.trial.Series;
@@ -18,8 +19,9 @@ import tinperch.workshop.log.RunReader;
  * What there is to say of a channel of a run over a stretch, with what belongs to it of the machine; takes a moment and so is asked in the background.
  *
  * @param samples of the run
+ * @param stop asked now and then whether anybody still waits
  */
-record RunTold(Machine machine, Run run, RunReader samples, Channel channel, List<LimitLine> limits, Stretch seen) {
+record RunTold(Machine machine, Run run, RunReader samples, Channel channel, List<LimitLine> limits, Stretch seen, Stop stop) {
     /** @param before the run that is laid under, {@code beforeSamples} its samples; null for none */
     List<Told> all(Run before, RunReader beforeSamples) {
         List<Told> all = new ArrayList<>();
@@ -52,6 +54,6 @@ record RunTold(Machine machine, Run run, RunReader samples, Channel channel, Lis
     }
 
     private Series series(RunReader reader, Run of, Channel c) {
-        return reader.series(of.channels().indexOf(c), seen.fromS(), seen.toS());
+        return reader.series(of.channels().indexOf(c), seen.fromS(), seen.toS(), stop);
     }
 }

@@ -11,13 +11,17 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.look.CommitField;
 import tinperch.desktop.look.Scroller;
 import tinperch.desktop.look.Ui;
 import tinperch.machine.Machine;
+import tinperch.solid.Stop;
 import tinperch.trial.Channel;
 import tinperch.trial.Run;
+import tinperch.trial.limit.LimitLine;
 import tinperch.trial.limit.Limits;
 import tinperch.trial.tell.Happening;
 import tinperch.trial.tell.Told;
@@ -27,6 +31,8 @@ import tinperch.workshop.log.RunReader;
 
 /** A run drawn over time, another under it, and what is reckoned of the channel chosen over the stretch that is seen. */
 final class RunView extends VBox {
+    private static final Logger LOG = LoggerFactory.getLogger(RunView.class);
+
     private final Desk desk;
     private final String machineId;
     private final TimePlot plot;
@@ -213,12 +219,19 @@ final class RunView extends VBox {
             told.show(List.of());
             return;
         }
-        RunTold of = new RunTold(machine, run, reader, chosen.get(), Limits.of(chosen.get(), run, machine, desk.state().upgrades()), plot.seen());
+        Machine its = machine;
+        Run of = run;
+        Stretch seen = plot.seen();
+        List<LimitLine> limits = Limits.of(chosen.get(), run, machine, desk.state().upgrades());
         Run before = under;
         RunReader below = under == null ? null : readers.get(under.id());
         reckoning.askWhenQuiet(120, ticket -> {
-            List<Told> all = of.all(before, below);
-            ticket.deliver(() -> told.show(all));
+            try {
+                List<Told> all = new RunTold(its, of, reader, chosen.get(), limits, seen, () -> !ticket.counts()).all(before, below);
+                ticket.deliver(() -> told.show(all));
+            } catch (Stop.Stopped e) {
+                LOG.trace("Another stretch is seen");
+            }
         });
     }
 

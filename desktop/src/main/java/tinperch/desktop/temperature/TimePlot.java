@@ -165,6 +165,7 @@ final class TimePlot extends Region implements Resting {
         Ink ink = lines.begin(w, h);
         new CurvePainter(ink, lines.pxPerUnit(), theme.palette(), scale).draw(curves, bands);
         lines.end();
+        getProperties().put("drawn", curves.size());
         names = PlotWords.names(curves, bands, theme.palette(), scale, h - BELOW + 4);
         words();
     }

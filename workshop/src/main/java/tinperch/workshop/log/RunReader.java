@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tinperch.solid.Stop;
 import tinperch.trial.Kept;
 import tinperch.trial.Series;
 
@@ -183,6 +184,15 @@ public final class RunReader {
      * is reckoned with in little memory.
      */
     public Series series(int channel, double fromS, double toS) {
+        return series(channel, fromS, toS, Stop.NEVER);
+    }
+
+    /**
+     * The same, for as long as somebody waits for it.
+     *
+     * @throws Stop.Stopped when nobody does any more
+     */
+    public Series series(int channel, double fromS, double toS, Stop stop) {
         There now = there;
         long rows = now.tail.size();
         for (Chunk c : now.chunks) {
@@ -194,6 +204,7 @@ public final class RunReader {
             if (!end && !(now.chunks.get(k).last >= fromS && now.chunks.get(k).first <= toS)) {
                 continue;
             }
+            stop.check();
             Bands rowsOf = end ? now.tail : body(k, now.chunks.get(k).n);
             for (int i = 0; i < rowsOf.size(); i++) {
                 if (rowsOf.firstS(i) >= fromS && rowsOf.firstS(i) <= toS && !Float.isNaN(rowsOf.low(i, channel))) {

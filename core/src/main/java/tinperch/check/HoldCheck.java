@@ -1,0 +1,128 @@
+package tinperch.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import tinperch.fact.Facts;
+import tinperch.fact.SeatsFact;
+import tinperch.fact.SeatsFact.Seat;
+import tinperch.hardware.HeatSetInsert;
+import tinperch.hardware.ScrewThread;
+import tinperch.material.Material;
+import tinperch.part.form.Screw;
+import tinperch.part.form.SeatKind;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.solid.Vec3;
+import tinperch.strength.ScrewGroup;
+import tinperch.strength.ScrewHold;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Load;
+
+/**
+ * Do the screws hold what the part bears, and how tight may they be? Plastic under a head creeps until little of the clamp is left, so for good a screw clamps only as hard as
+ * the plastic bears all the time; each row is looked at as if it held the load alone. Without a load it says how tight they may be.
+ */
+public final class HoldCheck implements Check {
+    /** What a thread cut into plastic is long, in diameters (common practice). */
+    private static final double CUT_DIAMETERS = 1.5;
+    private static final String ESTIMATE = " Estimate: solid plastic, dry steel screws (T = 0.2·d·F), faces that hold by a friction of 0.2. Tighten once more after a day: plastic gives.";
+
+    @Override
+    public String about() {
+        return "holding";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        Optional<Material> m = Material.find(c.part().material());
+        Map<String, List<Seat>> rows = new LinkedHashMap<>();
+        facts.get(SeatsFact.SEATS).forEach(s -> rows.computeIfAbsent(s.screw().pieceId() + " " + s.screw().row(), k -> new ArrayList<>()).add(s));
+        if (m.isEmpty() || rows.isEmpty()) {
+            return List.of();
+        }
+        List<Finding> all = new ArrayList<>();
+        List<String> torques = new ArrayList<>();
+        rows.values().forEach(row -> {
+            Hold h = Hold.of(row, m.get());
+            torques.add(h.screw.rowLabel() + " (" + h.screw.thread().name() + ") " + h.torque());
+            c.part().loads().stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, h, l, c, m.get()))
+                    .max(Comparator.comparingDouble(f -> f.margin().orElseThrow().value() / Math.max(1e-9, f.margin().orElseThrow().limit()))).ifPresent(all::add);
+        });
+        if (all.isEmpty()) {
+            all.add(Finding.of("hold", Severity.FINE, "How tight the screws may be is known", "At most, by hand: " + String.join("; ", torques) + "." + ESTIMATE));
+        }
+        return all;
+    }
+
+    /** What one row's worst screw clamps for good, and where it gives first. */
+    private record Hold(Screw screw, double clampN, String where) {
+        static Hold of(List<Seat> row, Material m) {
+            return row.stream().map(s -> of(s, m)).min(Comparator.comparingDouble(Hold::clampN)).orElseThrow();
+        }
+
+        private static Hold of(Seat s, Material m) {
+            Screw k = s.screw();
+            ScrewThread t = k.thread();
+            double bears = m.steadyPercent() / 100 * m.strengthMPa();
+            Hold least = new Hold(k, ScrewHold.steelN(t), "the screw itself");
+            if (k.onPart()) {
+                least = least.or(ScrewHold.underHeadN(k.seatWidthMm(), k.boreMm(), s.bearing(), bears), k.washer() ? "under its washer" : "under its head");
+            }
+            if (k.end() == SeatKind.INSERT) {
+                HeatSetInsert i = k.insert().orElseThrow();
+                least = least.or(ScrewHold.pullOutN(i.outerMm(), i.lengthMm(), bears), "around its insert");
+            } else if (k.end().isCaptive()) {
+                least = least.or(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), s.bearing(), bears), "under its nut");
+            }
+            return least;
+        }
+
+        private Hold or(double otherN, String place) {
+            return otherN < clampN ? new Hold(screw, otherN, place) : this;
+        }
+
+        String torque() {
+            return Quantity.fixed(ScrewHold.torqueNm(screw.thread(), clampN), 2) + " N·m";
+        }
+    }
+
+    private static Finding finding(List<Seat> row, Hold h, Load l, Case c, Material m) {
+        Screw k = h.screw;
+        Vec3 axis = k.axis().w();
+        ScrewGroup g = ScrewGroup.of(row.stream().map(s -> s.screw().axis().origin()).toList(), axis, k.seatWidthMm(), l.at(), l.forceN());
+        double once = h.clampN * 100 / m.steadyPercent();
+        Severity severity = g.clampN() > once ? Severity.STOP : g.clampN() > h.clampN ? Severity.LOOK : Severity.FINE;
+        String name = l.name().isBlank() ? "the load" : "“" + l.name() + "”";
+        String what = switch (severity) {
+            case STOP -> "The " + k.rowLabel() + " cannot hold " + name;
+            case LOOK -> "The " + k.rowLabel() + " do not hold " + name + " for good";
+            default -> "The " + k.rowLabel() + " hold " + name;
+        };
+        String why = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " pulls at the worst of " + row.size() + " with " + newtons(g.pullN()) + " and pushes it aside with " + newtons(g.slideN()) + ", were they alone: each must clamp with "
+                + newtons(g.clampN()) + ". " + capital(h.where) + ", " + m.name() + " bears " + newtons(h.clampN) + " for good (" + Quantity.fixed(m.steadyPercent(), 0) + " % of its strength: it creeps), so tighten to " + h.torque() + " at most."
+                + compared(k, m) + ESTIMATE;
+        Finding f = Finding.of("hold." + k.row(), severity, what, why).measured(new Margin(g.clampN(), h.clampN, Unit.NEWTON, false)).at(k.pieceId(), k.row());
+        return severity == Severity.FINE ? f : f.with(OtherMaterials.of(c, o -> Hold.of(row, o).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
+    }
+
+    /** What other ends of a screw would hold there. */
+    private static String compared(Screw k, Material m) {
+        ScrewThread t = k.thread();
+        double bears = m.steadyPercent() / 100 * m.strengthMPa();
+        return k.end() == SeatKind.TAPPED ? "" : " In this plastic a captive nut holds " + newtons(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), 1, bears))
+                + k.insert().map(i -> ", an insert " + i.name() + " " + newtons(ScrewHold.pullOutN(i.outerMm(), i.lengthMm(), bears))).orElse("")
+                + ", a thread cut into it " + newtons(ScrewHold.pullOutN(t.diameterMm(), CUT_DIAMETERS * t.diameterMm(), bears)) + " until it is worn.";
+    }
+
+    private static String newtons(double n) {
+        return Quantity.show((double) Math.round(n), Unit.NEWTON);
+    }
+
+    private static String capital(String s) {
+        return Character.toUpperCase(s.charAt(0)) + s.substring(1);
+    }
+}
