@@ -15,6 +15,7 @@ import tinperch.check.HoldCheck;
 import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.KnownCheck;
+import tinperch.check.LineUpCheck;
 import tinperch.check.MarkCheck;
 import tinperch.check.MotionCheck;
 import tinperch.check.SpotCheck;
@@ -63,6 +64,7 @@ public final class Checks {
             new OverhangCheck(),
             new AccessCheck(),
             new AimCheck(),
+            new LineUpCheck(),
             new VoltageCheck());
 
     private Checks() {}

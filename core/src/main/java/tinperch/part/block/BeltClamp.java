@@ -2,15 +2,20 @@ package tinperch.part.block;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import tinperch.part.PartInputs;
+import tinperch.part.form.Reach;
+import tinperch.part.form.Track;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
+import tinperch.part.param.Lever;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
 import tinperch.solid.Solid;
+import tinperch.solid.Vec3;
 import tinperch.solid.shape.Profiles;
 
 /**
@@ -73,6 +78,13 @@ public final class BeltClamp {
     /** Middles of the clamps along x. */
     private double[] middles(PartInputs in) {
         return new double[] {-in.get(apart) / 2, in.get(apart) / 2};
+    }
+
+    /** The middle of the belt they hold, on a plate of a thickness whose number is a lever; empty where there are none. */
+    public Optional<Track> track(PartInputs in, NumberParam plate) {
+        double z = in.get(plate) + BELOW_MM + in.get(wide) / 2;
+        return in.get(wide) > 0 ? Optional.of(new Track(Track.Kind.BELT, "belt", Placement.along(new Vec3(0, in.get(y), z), Vec3.X, Vec3.Y),
+                List.of(new Reach("", Vec3.Y, new Lever(y, 1, "belt's line")), new Reach("", Vec3.Z, new Lever(plate, 1, "plate"))))) : Optional.empty();
     }
 
     /** What a plate under them must cover. */

@@ -28,6 +28,7 @@ import tinperch.part.form.Port;
 import tinperch.part.form.Reach;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
+import tinperch.part.form.Track;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
@@ -201,8 +202,20 @@ public final class WheelCarriage implements PartFamily {
         if (in.get(PATH) > 0) {
             ports.add(new Port("filament", "the filament's path", HolesRef.about("filament's path", in.get(PATH), new double[][] {{0, 0}}, false, in.get(TOOL_SIDE).known())));
         }
+        List<Track> tracks = new ArrayList<>();
+        if (in.get(PATH) > 0) {
+            tracks.add(new Track(Track.Kind.FILAMENT, "filament's path", Placement.at(in.get(CARRIED.x), in.get(CARRIED.y), 0), aside(CARRIED.x, CARRIED.y, "tool")));
+        }
+        if (in.get(PROBE) > 0) {
+            tracks.add(new Track(Track.Kind.PROBE, "probe", Placement.at(in.get(PROBE_X), in.get(PROBE_Y), 0), aside(PROBE_X, PROBE_Y, "probe")));
+        }
+        BELT.track(in, THICKNESS).ifPresent(tracks::add);
         return PartForm.of(Piece.only("carriage", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(rows)), screws, held, dimensions(in, tool),
-                Optional.of(new PartForm.Mount(Placement.at(0, 0, ride.middleZ()), false))).withPorts(ports);
+                Optional.of(new PartForm.Mount(Placement.at(0, 0, ride.middleZ()), false))).withPorts(ports).withTracks(tracks);
+    }
+
+    private static List<Reach> aside(NumberParam x, NumberParam y, String word) {
+        return List.of(new Reach("", Vec3.X, new Lever(x, 1, word + " at x")), new Reach("", Vec3.Y, new Lever(y, 1, word + " at y")));
     }
 
     private static Optional<Cavity> hole(PartInputs in, NumberParam diameter, String name, double x, double y) {
