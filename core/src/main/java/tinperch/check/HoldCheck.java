@@ -53,7 +53,7 @@ public final class HoldCheck implements Check {
                     .max(Comparator.comparingDouble(f -> f.margin().orElseThrow().value() / Math.max(1e-9, f.margin().orElseThrow().limit()))).ifPresent(all::add);
         });
         if (all.isEmpty()) {
-            all.add(Finding.of("hold", Severity.FINE, "How tight the screws may be is known", "At most, by hand: " + String.join("; ", torques) + "." + ESTIMATE));
+            all.add(Finding.of("hold", Severity.FINE, "How tight the screws may be is known", "At most, by hand: " + String.join("; ", torques.stream().distinct().toList()) + "." + ESTIMATE));
         }
         return all;
     }

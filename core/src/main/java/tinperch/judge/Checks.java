@@ -26,6 +26,7 @@ import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
 import tinperch.check.SealCheck;
+import tinperch.check.SiteHolesCheck;
 import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
@@ -65,6 +66,7 @@ public final class Checks {
             new AccessCheck(),
             new AimCheck(),
             new LineUpCheck(),
+            new SiteHolesCheck(),
             new VoltageCheck());
 
     private Checks() {}
