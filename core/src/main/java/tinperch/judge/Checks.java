@@ -10,10 +10,12 @@ import tinperch.check.BushCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
+import tinperch.check.GuideCheck;
 import tinperch.check.HeatCheck;
 import tinperch.check.HoldCheck;
 import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
+import tinperch.check.IronCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.LineUpCheck;
 import tinperch.check.MarkCheck;
@@ -46,6 +48,7 @@ public final class Checks {
             new SealCheck(),
             new DovetailCheck(),
             new BushCheck(),
+            new GuideCheck(),
             new AirAreaCheck(),
             new IntakeCheck(),
             new SkinCheck(),
@@ -64,6 +67,7 @@ public final class Checks {
             new ThinCheck(),
             new OverhangCheck(),
             new AccessCheck(),
+            new IronCheck(),
             new AimCheck(),
             new LineUpCheck(),
             new SiteHolesCheck(),

@@ -1,10 +1,14 @@
 package tinperch.practice;
 
 import java.util.List;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.FormFact;
 import tinperch.part.PartExamples;
+import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.form.Joint;
 import tinperch.part.param.Values;
 import tinperch.upgrade.Case;
 
@@ -29,8 +33,17 @@ final class ScrewRows {
         return PartExamples.caseOf(c.part().withMaterial(material), PartExamples.shop(60, 50, 32, 32));
     }
 
+    /** A channel with so much play at each side of the slide. */
+    private static Case channel(double eachSideMm) {
+        Case c = PartExamples.usual("channel-guide", Values.START);
+        Joint.Guide g = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow().joints().stream().filter(Joint.Guide.class::isInstance).map(Joint.Guide.class::cast).findFirst().orElseThrow();
+        return PartExamples.usual("channel-guide", Values.START.with(ChannelGuide.PLAY, ChannelGuide.PLAY.start() + eachSideMm - g.eachSideMm()));
+    }
+
     static List<Row> rows() {
         return List.of(
+                Row.of("P28", "a guide round a moving upright with 0.05 mm each side", () -> channel(0.05), () -> channel(0.25), "guide.", "binds in the channel: 0.05 mm each side").measures(0.05, 1e-9).cures(),
+                Row.of("P28b", "and with 0.8 mm", () -> channel(0.8), () -> channel(0.25), "guide.", "does not guide .*0.8 mm each side").measures(0.8, 1e-9).cures(),
                 Row.of("P06", "upper holes off by (0.7, −0.4) mm: bushes in steps of 0.5 leave 0.45", () -> brace(0.7, -0.4), () -> brace(0.5, 0), "bush.0", "0.45 mm off").measures(Math.hypot(0.2, 0.4), 1e-6),
                 Row.of("P09", "a screw of 34 where 14.4 to 23.4 fit", () -> plate(screw(34)), () -> plate(screw(16)), "screw.mount", "M3×34 is .* too long").cures(),
                 Row.of("P10", "screws short after the plate was thickened", () -> plate(screw(16).with(ToolCarriagePlate.THICKNESS, 12.0)), () -> plate(screw(16)), "screw.mount", "M3×16 is 2.4 mm short").cures(),

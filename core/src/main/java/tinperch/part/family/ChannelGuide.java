@@ -161,6 +161,7 @@ public final class ChannelGuide implements PartFamily {
         } else {
             pieces.add(Piece.only("guide", whole, rows.get(0).cavities(), reaches(rows.get(0))));
         }
+        joints.add(new Joint.Guide(slide.name(), length, half - slide.widthMm() / 2, slide.known().halfWidthMm(), List.of(new Lever(PLAY, 1, "clearance"))));
         Held runs = new Held(slide.name(), Leaf.extrusion("the slide", Profile.rectangle(0, 0, length + 40, slide.widthMm()), Placement.HERE, floor, floor + Math.max(1, slide.heightMm())), 0, true);
         Placement site = Placement.at(in.get(SCREWS.x), in.get(SCREWS.y), -rows.get(0).standoffMm()).turnedDeg(in.get(SCREWS.turn));
         return new PartForm(pieces, screws, List.of(runs), joints, List.of(), List.of(

@@ -81,4 +81,18 @@ public sealed interface Joint {
             return Math.tan(Math.toRadians(taperDeg));
         }
     }
+
+    /**
+     * Something of the machine runs between two walls.
+     *
+     * @param label of what runs, {@code lengthMm} how long it is led
+     * @param eachSideMm play between it and each wall, as drawn
+     * @param halfWidthMm how well its own width is known, 95 %; 0 where it was not read
+     * @param levers what widens the play of each side
+     */
+    record Guide(String label, double lengthMm, double eachSideMm, double halfWidthMm, List<Lever> levers) implements Joint {
+        public Guide {
+            levers = List.copyOf(levers);
+        }
+    }
 }
