@@ -19,10 +19,6 @@ import tinperch.upgrade.Load;
 
 /** Does the part bear what is put on it? The weakest section between the load and where it lies on the machine, across layers where the section lies in them. */
 public final class StrengthCheck implements Check {
-    /** Of the strength, again and again, as shaken or pulled every stroke, and now and then (common practice); all the time the material says. */
-    private static final double AGAIN = 0.25;
-    private static final double ONCE = 0.5;
-    private static final double IN_LAYERS_COS = Math.cos(Math.toRadians(45));
     private static final int MOST_REMEDIES = 4;
 
     /** The id of what is found of a load. */
@@ -52,23 +48,6 @@ public final class StrengthCheck implements Check {
         return all;
     }
 
-    private static double share(Load.Lasting lasting, Material m) {
-        return switch (lasting) {
-            case STEADY -> m.steadyPercent() / 100;
-            case AGAIN -> AGAIN;
-            case ONCE -> ONCE;
-        };
-    }
-
-    /** Sections that lie nearly in a layer are pulled apart between layers. */
-    private static boolean betweenLayers(Station s) {
-        return Math.abs(s.normal().z()) > IN_LAYERS_COS;
-    }
-
-    private static double strengthMPa(Station s, Material m) {
-        return betweenLayers(s) ? m.acrossLayersMPa() : m.strengthMPa();
-    }
-
     private static Finding finding(Borne b, Case c, Material m) {
         Load l = b.load();
         String id = idOf(l);
@@ -82,9 +61,10 @@ public final class StrengthCheck implements Check {
             return Finding.of(id, Severity.FINE, "The " + b.piece().name() + " bears " + name + " right over its fixing", force + " acts where it lies on the machine.").at(b.piece().id(), "");
         }
         SectionWalk walk = b.walk().orElseThrow();
-        double share = share(l.lasting(), m);
-        Station s = walk.weakest(x -> share * strengthMPa(x, m)).orElseThrow();
-        double strength = strengthMPa(s, m);
+        double share = StrengthFact.share(l.lasting(), m);
+        Station s = walk.weakest(x -> StrengthFact.allowedMPa(l, x, m)).orElseThrow();
+        boolean betweenLayers = StrengthFact.isBetweenLayers(s);
+        double strength = StrengthFact.strengthMPa(s, m);
         double allowed = share * strength;
         Severity severity = s.stressMPa() > strength ? Severity.STOP : s.stressMPa() > allowed ? Severity.LOOK : Severity.FINE;
         double gives = Math.abs(walk.deflectionMm());
@@ -93,8 +73,8 @@ public final class StrengthCheck implements Check {
             case LOOK -> "The " + b.piece().name() + " does not bear " + name + " for long";
             default -> "The " + b.piece().name() + " bears " + name;
         };
-        String why = force + " " + Quantity.fixed(s.alongMm(), 0) + " mm from its weakest section (" + Quantity.fixed(s.areaMm2(), 0) + " mm²" + (betweenLayers(s) ? ", between layers" : "") + "): " + Quantity.fixed(s.stressMPa(), 1)
-                + " MPa; " + m.name() + " bears " + Quantity.fixed(strength, 0) + (betweenLayers(s) ? " across layers" : "") + ", of that " + Math.round(100 * share) + " % " + l.lasting().label() + " (common practice). It gives by "
+        String why = force + " " + Quantity.fixed(s.alongMm(), 0) + " mm from its weakest section (" + Quantity.fixed(s.areaMm2(), 0) + " mm²" + (betweenLayers ? ", between layers" : "") + "): " + Quantity.fixed(s.stressMPa(), 1)
+                + " MPa; " + m.name() + " bears " + Quantity.fixed(strength, 0) + (betweenLayers ? " across layers" : "") + ", of that " + Math.round(100 * share) + " % " + l.lasting().label() + " (common practice). It gives by "
                 + Quantity.mm(Math.round(gives * 100) / 100.0) + " there. Estimate: printed solid, held where it lies on the machine nearest to the load.";
         Finding f = Finding.of(id, severity, what, why).measured(new Margin(s.stressMPa(), allowed, Unit.MPA, false)).at(b.piece().id(), "");
         return severity == Severity.FINE ? f : f.with(remedies(b, s, c, s.stressMPa() / allowed));
@@ -111,7 +91,7 @@ public final class StrengthCheck implements Check {
                 all.add(Remedy.pull(r.lever(), c.recipe().values(), by));
             }
         }
-        all.addAll(OtherMaterials.of(c, o -> share(b.load().lasting(), o) * strengthMPa(s, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
+        all.addAll(OtherMaterials.of(c, o -> StrengthFact.allowedMPa(b.load(), s, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
         return all;
     }
 }

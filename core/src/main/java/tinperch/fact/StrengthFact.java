@@ -23,6 +23,10 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     /** This near the plane it mounts on a face lies on the machine, mm. */
     private static final double LIES_MM = 0.3;
     private static final int SECTIONS = 30;
+    /** Of the strength, again and again, as shaken or pulled every stroke, and now and then (common practice); all the time the material says. */
+    private static final double AGAIN = 0.25;
+    private static final double ONCE = 0.5;
+    private static final double IN_LAYERS_COS = Math.cos(Math.toRadians(45));
     private static final double MPA_PER_GPA = 1000;
 
     private StrengthFact() {}
@@ -43,6 +47,30 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
         OVER_ITS_FIXING,
         /** The piece lies on the machine nowhere. */
         HELD_BY_ANOTHER
+    }
+
+    /** Of its strength a material bears this share as long as a force comes like that. */
+    public static double share(Load.Lasting lasting, Material m) {
+        return switch (lasting) {
+            case STEADY -> m.steadyPercent() / 100;
+            case AGAIN -> AGAIN;
+            case ONCE -> ONCE;
+        };
+    }
+
+    /** Sections that lie nearly in a layer are pulled apart between layers. */
+    public static boolean isBetweenLayers(SectionWalk.Station s) {
+        return Math.abs(s.normal().z()) > IN_LAYERS_COS;
+    }
+
+    /** What breaks a section, MPa. */
+    public static double strengthMPa(SectionWalk.Station s, Material m) {
+        return isBetweenLayers(s) ? m.acrossLayersMPa() : m.strengthMPa();
+    }
+
+    /** What a section may bear of a load, MPa. */
+    public static double allowedMPa(Load l, SectionWalk.Station s, Material m) {
+        return share(l.lasting(), m) * strengthMPa(s, m);
     }
 
     @Override

@@ -109,6 +109,7 @@ public class DryFitTest extends WindowTest {
         waitFor(() -> desk.part().orElseThrow().loads().size() == 1, text("load-complaint"));
         assertEquals(desk.part().orElseThrow().loads().get(0).forceN().length(), 4 * 9.80665, 1e-6, "a spring scale's kilograms are taken as force");
         waitFor(() -> desk.settledProperty().get() && desk.assessmentProperty().get().findings().stream().anyMatch(f -> f.id().startsWith("strength.load-")), "it is judged");
+        waitFor(() -> text("load-shown").contains("the weakest"), "what its sections bear is drawn on it");
         press("load-away-" + desk.part().orElseThrow().loads().get(0).id());
         assertEquals(desk.part().orElseThrow().loads().size(), 0);
         click("undo");

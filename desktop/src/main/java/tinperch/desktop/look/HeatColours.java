@@ -2,8 +2,9 @@ package tinperch.desktop.look;
 
 import java.util.function.IntUnaryOperator;
 import tinperch.fact.HeatPictureFact;
+import tinperch.fact.LoadPictureFact;
 
-/** Colours of temperatures: from the part's own at the room's towards the one hot colour, which begins where the material's limit is passed. */
+/** Colours of what has a limit, temperatures and loads: from the part's own towards the one hot colour, which begins where the limit is passed. */
 public final class HeatColours {
     /** Just below the limit it is this share of the way to hot; the step at the limit is seen. */
     private static final double BELOW = 0.55;
@@ -15,6 +16,15 @@ public final class HeatColours {
     /** Of a picture's faces. */
     public static IntUnaryOperator of(HeatPictureFact.Picture heat, double limitC, Palette p) {
         return face -> face < heat.faces().size() ? heat.faces().get(face).patch().map(q -> at(q.tempC(), heat.roomC(), limitC, p)).orElse(-1) : -1;
+    }
+
+    /** Of what its sections bear, in per cent of what they may; the weakest is lit where it bears all it has to. */
+    public static IntUnaryOperator of(LoadPictureFact.Picture load, Palette p) {
+        double worst = load.worst();
+        return face -> {
+            double share = face < load.shares().size() ? load.shares().get(face) : Double.NaN;
+            return Double.isNaN(share) ? -1 : share == worst && worst <= 1 ? Palette.rgb(p.lit()) : at(100 * share, 0, 100, p);
+        };
     }
 
     /** Of a temperature, 0xRRGGBB. */

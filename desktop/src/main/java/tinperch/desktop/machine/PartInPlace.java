@@ -19,6 +19,7 @@ import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Picked;
 import tinperch.desktop.sheet.Turntable;
 import tinperch.fact.HeatPictureFact;
+import tinperch.fact.LoadPictureFact;
 import tinperch.fact.PlacedFact;
 import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Neighbour;
@@ -51,8 +52,10 @@ public final class PartInPlace extends BorderPane implements View {
     private Shape part;
     private String group = "";
     private HeatPictureFact.Picture heat;
+    private LoadPictureFact.Picture load;
     private Look look = Look.MACHINE;
     private BiConsumer<String, Vec3> pointed = (f, at) -> { };
+    private Consumer<Optional<LoadPictureFact.Picture>> loaded = p -> { };
     private BiConsumer<HeatPictureFact.Face, Vec3> touched = (f, at) -> { };
     private Consumer<Optional<HeatPictureFact.Picture>> warmed = p -> { };
 
@@ -89,8 +92,13 @@ public final class PartInPlace extends BorderPane implements View {
         MACHINE,
         /** How warm it gets. */
         HEAT,
-        /** By itself and large, to be pointed at. */
+        /** By itself and large, to be pointed at, with what loads do to it. */
         CLOSE
+    }
+
+    /** @param told what loads do to it when it is looked at close, or that there is nothing to show */
+    public void onLoaded(Consumer<Optional<LoadPictureFact.Picture>> told) {
+        loaded = told;
     }
 
     /** @param told the feature and the place that is clicked on when it is looked at close, with all axes at zero */
@@ -116,6 +124,17 @@ public final class PartInPlace extends BorderPane implements View {
         }
         heat = null;
         Case now = asked;
+        if (how == Look.CLOSE && now != null) {
+            desk.engine().find(now, LoadPictureFact.PICTURE, p -> {
+                if (now.equals(asked) && look == Look.CLOSE) {
+                    load = p.orElse(null);
+                    loaded.accept(p);
+                    move();
+                }
+            });
+        } else {
+            load = null;
+        }
         if (on && now != null) {
             desk.engine().find(now, HeatPictureFact.PICTURE, p -> {
                 if (now.equals(asked) && look == Look.HEAT) {
@@ -169,6 +188,8 @@ public final class PartInPlace extends BorderPane implements View {
 
     private void take(Case c, PlacedFact.Placed placed) {
         part = placed.part();
+        // It was of the shape before.
+        load = null;
         group = placed.group();
         Surroundings own = c.machine().surroundings();
         Bounds b = part.bounds();
@@ -207,6 +228,9 @@ public final class PartInPlace extends BorderPane implements View {
             IntUnaryOperator tint = HeatColours.of(heat, limitC(), desk.theme().palette());
             table.tint(tint);
             table.showMoving(Mesh.gathered(List.of(heat.mesh()), List.of(shift), (i, feature) -> feature), List.of(), ghosts, near);
+        } else if (load != null) {
+            table.tint(HeatColours.of(load, desk.theme().palette()));
+            table.showMoving(Mesh.gathered(List.of(load.mesh()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);
         } else {
             table.tint(Scene.PLAIN);
             table.showMoving(Mesh.gathered(List.of(part.drawn()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);

@@ -45,7 +45,7 @@ final class DryFitStation extends BorderPane implements View {
     private final ToggleButton load = Ui.id(new ToggleButton("Load"), "fit-load");
     private final LoadPane loads;
     private final ToggleButton heat = Ui.id(new ToggleButton("Heat"), "fit-heat");
-    private final HeatLegend legend;
+    private final ColourLegend legend;
     private final Label touched = Ui.id(Ui.text("", "faint"), "fit-touched");
     private final Label estimate = Ui.id(Ui.text(""), "fit-estimate");
     private final SpotPicker spot;
@@ -61,7 +61,7 @@ final class DryFitStation extends BorderPane implements View {
         getStyleClass().add("page");
         parts = new PartTabs(desk, upgradeId, "fit-part-");
         place = new PartInPlace(desk);
-        legend = new HeatLegend(desk.theme());
+        legend = new ColourLegend(desk.theme(), "heat-legend");
         ToggleGroup group = new ToggleGroup();
         clearance.setToggleGroup(group);
         heat.setToggleGroup(group);
@@ -70,6 +70,7 @@ final class DryFitStation extends BorderPane implements View {
         Ui.tip(load, "What pulls and pushes on it, and where");
         loads = new LoadPane(desk);
         place.onPointed(loads::touch);
+        place.onLoaded(loads::colours);
         clearance.setSelected(true);
         clearance.getStyleClass().add("sheet-tab");
         heat.getStyleClass().add("sheet-tab");
@@ -109,7 +110,10 @@ final class DryFitStation extends BorderPane implements View {
         boolean any = picture.flatMap(HeatPictureFact.Picture::hottest).isPresent();
         Ui.see(legend, any);
         // The picture's grid is finer than that of the judgement; what is said of the hottest place is said once.
-        picture.ifPresent(p -> legend.show(p.roomC(), place.limitC(), heatFinding().flatMap(f -> f.margin()).map(m -> m.value()).orElse(p.hottestC())));
+        picture.ifPresent(p -> {
+            double hottest = heatFinding().flatMap(f -> f.margin()).map(m -> m.value()).orElse(p.hottestC());
+            legend.show(p.roomC(), place.limitC(), hottest, new ColourLegend.Words(Math.round(p.roomC()) + " °C around", "stands " + Math.round(place.limitC()), Math.round(hottest) + " hottest"));
+        });
         touched.setText(any ? "Click a place on the part to read it." : picture.isPresent() ? "No heat reaches it." : "It has no site yet, so nothing is known of its warmth.");
         judged();
     }

@@ -18,6 +18,7 @@ import tinperch.desktop.look.Column;
 import tinperch.desktop.look.Form;
 import tinperch.desktop.look.Ui;
 import tinperch.fact.DrawingFact;
+import tinperch.fact.LoadPictureFact;
 import tinperch.machine.space.Site;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
@@ -39,12 +40,15 @@ final class LoadPane extends VBox {
     private final Button put = Ui.id(Ui.button("It bears this here", "mdi2p-plus", this::put), "load-put");
     private final Label said = Ui.id(Ui.text("", "faint"), "load-said");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "load-complaint");
+    private final ColourLegend legend;
+    private final Label shown = Ui.id(Ui.text("", "faint"), "load-shown");
     private Piece piece;
     private Vec3 at;
 
     LoadPane(Desk desk) {
         super(8);
         this.desk = desk;
+        legend = new ColourLegend(desk.theme(), "load-legend");
         name.setPromptText("what does it: the weight of a spool, a hand …");
         way = Form.choice("load-way", List.of(new Choice<>(Vec3.Z.times(-1), "down"), new Choice<>(Vec3.Z, "up"), new Choice<>(Vec3.X.times(-1), "to the left"), new Choice<>(Vec3.X, "to the right"),
                 new Choice<>(Vec3.Y.times(-1), "to the front"), new Choice<>(Vec3.Y, "to the back")), null, c -> { });
@@ -54,11 +58,20 @@ final class LoadPane extends VBox {
         newton.setPrefColumnCount(6);
         newton.setMinWidth(70);
         put.getStyleClass().add("accent");
-        getChildren().addAll(Ui.label("What it bears", "section"), list, name, new HBox(6, newton, way, lasting), said, put, complaint);
+        getChildren().addAll(Ui.label("What it bears", "section"), list, legend, shown, name, new HBox(6, newton, way, lasting), said, put, complaint);
         name.setOnAction(e -> put());
         newton.setOnAction(e -> put());
         complain("");
+        colours(Optional.empty());
         refresh();
+    }
+
+    /** What the colours on the part mean. */
+    void colours(Optional<LoadPictureFact.Picture> picture) {
+        Ui.see(legend, picture.isPresent());
+        picture.ifPresent(p -> legend.show(0, 100, 100 * p.worst(), new ColourLegend.Words("bears nothing", "all it may", Math.round(100 * p.worst()) + " % at the worst")));
+        shown.setText(picture.isPresent() ? "Each band is a section between the load and where the part lies on the machine; the green one is the weakest." : "");
+        Ui.see(shown, picture.isPresent());
     }
 
     void refresh() {
