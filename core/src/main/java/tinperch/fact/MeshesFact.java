@@ -11,7 +11,6 @@ import tinperch.solid.SolidException;
 import tinperch.solid.Tolerances;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.upgrade.Case;
-import tinperch.upgrade.Recipe;
 
 /** The closed meshes of all pieces, marked, each as it lies on the bed. */
 public final class MeshesFact implements Fact<MeshesFact.Answer> {
@@ -71,8 +70,7 @@ public final class MeshesFact implements Fact<MeshesFact.Answer> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        Recipe r = c.recipe();
-        return r;
+        return List.of(FormFact.solids(c, facts), c.recipe().mark(), Marking.HEIGHT.of(c.recipe().values()));
     }
 
     @Override

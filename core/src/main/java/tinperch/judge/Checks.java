@@ -10,6 +10,7 @@ import tinperch.check.BushCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
+import tinperch.check.FlowCheck;
 import tinperch.check.GuideCheck;
 import tinperch.check.HeatCheck;
 import tinperch.check.HoldCheck;
@@ -50,6 +51,7 @@ public final class Checks {
             new BushCheck(),
             new GuideCheck(),
             new AirAreaCheck(),
+            new FlowCheck(),
             new IntakeCheck(),
             new SkinCheck(),
             new OneBodyCheck(),

@@ -196,10 +196,10 @@ public final class DuctOutlets {
             double slots = tubes.size();
             if (round.isPresent()) {
                 double round = Math.PI * in.get(ringInside);
-                return new AirPath(label, inletMm2, round * in.get(ringSlot), outlet(), List.of(new Lever(ringSlot, round, "ring's slot")), AIR, List.of(new Lever(wall, 1, "duct wall")), Optional.empty());
+                return new AirPath(label, inletMm2, round * in.get(ringSlot), outlet(), List.of(new Lever(ringSlot, round, "ring's slot")), AIR, List.of(new Lever(wall, 1, "duct wall")));
             }
             return new AirPath(label, inletMm2, slots * in.get(width) * in.get(height), outlet(),
-                    List.of(new Lever(height, slots * in.get(width), "slot height"), new Lever(width, slots * in.get(height), "slot width")), AIR, List.of(new Lever(wall, 1, "duct wall")), Optional.empty());
+                    List.of(new Lever(height, slots * in.get(width), "slot height"), new Lever(width, slots * in.get(height), "slot width")), AIR, List.of(new Lever(wall, 1, "duct wall")));
         }
     }
 

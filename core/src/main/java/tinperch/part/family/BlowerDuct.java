@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
+import tinperch.air.UsualFan;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.BlowerRef;
@@ -145,7 +146,7 @@ public final class BlowerDuct implements PartFamily {
         }
         return PartForm.of(all.piece("duct"), all.screws(), all.held(), dimensions(in, outlets, outerX, outerY, top), Optional.of(mount))
                 .withAir(List.of(outlets.path("air of the " + fan.name(), opening.widthMm() * opening.heightMm())
-                        .from(new Placement(new Vec3(fan.depthMm() / 2, (fan.frameMm() - fan.mouthMm()) / 2, -fan.frameMm() / 2), Vec3.Y, Vec3.Z, Vec3.X), INTAKE * fan.frameMm())));
+                        .from(new Placement(new Vec3(fan.depthMm() / 2, (fan.frameMm() - fan.mouthMm()) / 2, -fan.frameMm() / 2), Vec3.Y, Vec3.Z, Vec3.X), INTAKE * fan.frameMm()).drivenBy(UsualFan.of(fan.frameMm(), fan.depthMm(), true))));
     }
 
     private static List<Dimension> dimensions(PartInputs in, DuctOutlets.Made outlets, double x, double y, double top) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
+import tinperch.air.UsualFan;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.FanRef;
@@ -207,7 +208,7 @@ public final class FanBracket implements PartFamily {
                     new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X.times(-1), Vec3.Z, Vec3.Y), 0, fan.depthMm()), 0.05));
             ways.add(new AirPath("air of the " + fan.name() + of, Math.PI * ring * ring / 4, Math.PI * in.get(OPENING) * in.get(OPENING) / 4, face,
                     List.of(new Lever(OPENING, Math.PI * in.get(OPENING) / 2, "opening Ø")))
-                    .from(new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X, Vec3.Z, Vec3.Y.times(-1)), ring));
+                    .from(new Placement(new Vec3(x, -row.standoffMm() - fan.depthMm(), middle), Vec3.X, Vec3.Z, Vec3.Y.times(-1)), ring).drivenBy(UsualFan.of(fan.frameMm(), fan.depthMm(), false)));
         }
         all.holding(mounted.heldThing().standingThere());
         reaches(all);

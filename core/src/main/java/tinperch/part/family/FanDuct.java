@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
+import tinperch.air.UsualFan;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.FanRef;
@@ -158,7 +159,7 @@ public final class FanDuct implements PartFamily {
         }
         double ring = fan.ringMm() > 0 ? fan.ringMm() : 2 * inlet;
         return PartForm.of(all.piece("duct"), all.screws(), all.held(), dimensions(in, outlets, half), Optional.of(mount)).withAir(List.of(outlets.path("air of the " + fan.name(), Math.PI * ring * ring / 4)
-                .from(new Placement(new Vec3(0, 0, -standoff - fan.depthMm()), Vec3.X, Vec3.Y.times(-1), Vec3.Z.times(-1)), ring)));
+                .from(new Placement(new Vec3(0, 0, -standoff - fan.depthMm()), Vec3.X, Vec3.Y.times(-1), Vec3.Z.times(-1)), ring).drivenBy(UsualFan.of(fan.frameMm(), fan.depthMm(), false))));
     }
 
     private static List<Dimension> dimensions(PartInputs in, DuctOutlets.Made outlets, double half) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
+import tinperch.air.UsualFan;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.AccessRef;
@@ -16,6 +17,7 @@ import tinperch.part.block.DateLabel;
 import tinperch.part.block.ScrewBlock;
 import tinperch.part.block.ScrewRow;
 import tinperch.part.block.SnapArms;
+import tinperch.part.form.AirPath;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
@@ -197,7 +199,14 @@ public final class FilterHousing implements PartFamily {
         Joint snap = SNAP.joint(in, "cover's arms");
         return new PartForm(List.of(box, lid), screws, held, List.of(snap, snap, new Joint.Seal("cartridge's foam", CARTRIDGE.id(), cartridge.foamMm(), in.get(PRESSED),
                 List.of(new Lever(PRESSED, 1, "foam pressed to")))), List.of(), dimensions(in, s),
-                Optional.of(site));
+                Optional.of(site)).withAir(List.of(new AirPath("air through the " + cartridge.name(), Math.PI * inlet * inlet / 4, 4 * s.openX * s.openY, new Placement(new Vec3(0, 0, s.top), Vec3.X, Vec3.Y, Vec3.Z), List.of())
+                        .drivenBy(in.refs().of(MACHINE_SIDE).flatMap(FilterHousing::fan)).filtered(4 * s.openX * s.openY)));
+    }
+
+    /** The fan whose holes these four are. */
+    private static Optional<UsualFan> fan(HolesRef holes) {
+        double[] half = holes.halfExtentMm();
+        return holes.holes().size() == 4 && Math.abs(half[0] - half[1]) < 1 ? UsualFan.spaced(half[0] + half[1]) : Optional.empty();
     }
 
     /** Heads have to stand in the plenum, and a driver has to come to them through the open box. */

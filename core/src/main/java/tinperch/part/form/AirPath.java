@@ -2,6 +2,7 @@ package tinperch.part.form;
 
 import java.util.List;
 import java.util.Optional;
+import tinperch.air.UsualFan;
 import tinperch.part.param.Lever;
 import tinperch.solid.Placement;
 
@@ -16,8 +17,10 @@ import tinperch.solid.Placement;
  * @param inside name of the leaf the air's room is cut by; empty where it is led in no skin of its own
  * @param thicker what makes that skin thicker
  * @param intake where the fan draws it in; empty where that is not known
+ * @param fan what drives it; empty where no usual fan is like it
+ * @param filterMm2 face of a filter it goes through; 0 for none
  */
-public record AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker, Optional<Intake> intake) {
+public record AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker, Optional<Intake> intake, Optional<UsualFan> fan, double filterMm2) {
     public AirPath {
         wider = List.copyOf(wider);
         thicker = List.copyOf(thicker);
@@ -25,7 +28,12 @@ public record AirPath(String label, double inletMm2, double outletMm2, Placement
 
     /** One that is led in no skin. */
     public AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider) {
-        this(label, inletMm2, outletMm2, outlet, wider, "", List.of(), Optional.empty());
+        this(label, inletMm2, outletMm2, outlet, wider, "", List.of());
+    }
+
+    /** One that is led in a skin, from nowhere that is known. */
+    public AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker) {
+        this(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.empty(), Optional.empty(), 0);
     }
 
     /**
@@ -37,6 +45,16 @@ public record AirPath(String label, double inletMm2, double outletMm2, Placement
 
     /** With the fan's intake. */
     public AirPath from(Placement at, double diameterMm) {
-        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.of(new Intake(at, diameterMm)));
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.of(new Intake(at, diameterMm)), fan, filterMm2);
+    }
+
+    /** Driven by a fan. */
+    public AirPath drivenBy(Optional<UsualFan> next) {
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, next, filterMm2);
+    }
+
+    /** Through a filter of a face, mm². */
+    public AirPath filtered(double faceMm2) {
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, fan, faceMm2);
     }
 }

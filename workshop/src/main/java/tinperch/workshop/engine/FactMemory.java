@@ -13,7 +13,7 @@ import tinperch.workshop.background.Helpers;
 
 /** What was found out lately, by what it follows from; the oldest goes first. Safe on any thread. */
 final class FactMemory {
-    private static final int MOST_FACTS = 240;
+    private static final int MOST_FACTS = 640;
     private static final int MOST_SOLIDS = 24;
     private static final Object NOTHING = new Object();
 

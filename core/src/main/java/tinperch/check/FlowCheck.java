@@ -1,0 +1,67 @@
+package tinperch.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import tinperch.air.Duty;
+import tinperch.air.UsualFan;
+import tinperch.fact.Facts;
+import tinperch.fact.FormFact;
+import tinperch.machine.Machine;
+import tinperch.part.form.AirPath;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.upgrade.Case;
+
+/**
+ * What a fan still moves through what is built round it: where its curve meets the losses of outlet and filter. An axial fan held below a third of its free flow stalls: it roars and hardly moves air
+ * (common practice); a radial one stands pressure.
+ */
+public final class FlowCheck implements Check {
+    private static final double LEAST_PERCENT = 33;
+    /** Of an outlet after a bend: what leaves is lost, and half of it once more in entering and turning (handbook values: 1 and about 0.5). */
+    private static final double OUTLET_K = 1.5;
+    private static final double MM3_PER_M3 = 1e9;
+
+    @Override
+    public String about() {
+        return "flow";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        List<Finding> all = new ArrayList<>();
+        facts.get(FormFact.FORM).form().ifPresent(f -> f.air().forEach(a -> {
+            String id = "flow." + all.size();
+            if (a.fan().isPresent()) {
+                all.add(finding(a, a.fan().get(), id, c));
+            } else if (a.filterMm2() > 0) {
+                all.add(Finding.of(id, Severity.CANT_TELL, "What goes through the cartridge cannot be told", "No fan behind it is known: say round which fan's holes it goes.").settledBy(Settle.By.MEASURE, "", "say which fan"));
+            }
+        }));
+        return all;
+    }
+
+    private static Finding finding(AirPath a, UsualFan fan, String id, Case c) {
+        double opening = Math.min(a.inletMm2(), a.outletMm2());
+        // What kind of cartridge it is nobody says: judged is the one that lets more through.
+        Duty d = Duty.through(fan, opening, OUTLET_K, a.filterMm2(), Duty.LOOSE_PA);
+        Duty least = Duty.through(fan, opening, OUTLET_K, a.filterMm2(), Duty.FINE_PA);
+        double percent = 100 * d.flowM3h() / fan.freeM3h();
+        boolean good = fan.radial() || percent >= LEAST_PERCENT;
+        String moves = (a.filterMm2() > 0 ? Quantity.fixed(least.flowM3h(), 1) + " to " : "") + Quantity.fixed(d.flowM3h(), 1) + " of " + Quantity.fixed(fan.freeM3h(), 0) + " m³/h";
+        String why = "A usual " + fan.name() + " moves " + moves + " there, against " + Quantity.fixed(d.pressurePa(), 0) + " Pa; the air leaves at " + Quantity.fixed(Duty.speedMs(d.flowM3h(), a.outletMm2()), 1) + " m/s." + filter(a, least, d, c)
+                + (good ? "" : " Below a third of its free flow an axial fan stalls (common practice): " + (a.filterMm2() > 0 ? "take a radial fan, or a cartridge of a larger face." : "make the outlet wider.")) + " Curve from memory; fans differ by a third.";
+        Finding f = Finding.of(id, good ? Severity.FINE : Severity.LOOK, good ? "The " + a.label() + " flows: about " + moves : "The " + a.label() + " stalls its fan: about " + moves, why).measured(new Margin(percent, fan.radial() ? 0 : LEAST_PERCENT, Unit.PERCENT, true));
+        return good ? f : f.with(a.wider().stream().map(l -> Remedy.pull(l, c.recipe().values(), opening * (LEAST_PERCENT / percent - 1))).toList());
+    }
+
+    private static String filter(AirPath a, Duty least, Duty d, Case c) {
+        if (a.filterMm2() <= 0) {
+            return "";
+        }
+        Machine.Space s = c.machine().usableMm();
+        double m3 = s.x() * s.y() * s.z() / MM3_PER_M3;
+        return " The lower number is with a cartridge for fine particles, the higher with a loose one for dust and smells (250 and 60 Pa at 0.45 m/s, values from memory); carbon alone holds smells, not particles."
+                + (c.machine().enclosed() && m3 > 0 ? " The room above the bed is turned over " + Math.round(least.flowM3h() / m3) + " to " + Math.round(d.flowM3h() / m3) + " times an hour; the whole housing holds more." : "");
+    }
+}
