@@ -10,6 +10,7 @@ import tinperch.check.BushCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
+import tinperch.check.DraughtCheck;
 import tinperch.check.FlowCheck;
 import tinperch.check.GuideCheck;
 import tinperch.check.HeatCheck;
@@ -33,6 +34,7 @@ import tinperch.check.SiteHolesCheck;
 import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
+import tinperch.check.SwayCheck;
 import tinperch.check.ThinCheck;
 import tinperch.check.VoltageCheck;
 import tinperch.check.WallCheck;
@@ -66,11 +68,13 @@ public final class Checks {
             new ChamberCheck(),
             new StrengthCheck(),
             new HoldCheck(),
+            new SwayCheck(),
             new ThinCheck(),
             new OverhangCheck(),
             new AccessCheck(),
             new IronCheck(),
             new AimCheck(),
+            new DraughtCheck(),
             new LineUpCheck(),
             new SiteHolesCheck(),
             new VoltageCheck());

@@ -47,6 +47,7 @@ final class AirRows {
     static List<Row> rows() {
         Values leaning = PLAIN.with(FanDuct.OUTLETS.offset, 40.0).with(FanDuct.OUTLETS.tilt, 0.0).with(FanDuct.OUTLETS.length, 45.0);
         return List.of(
+                Row.of("P32", "new cooling without an insulating sock", () -> duct(PLAIN, nozzle(0.5)), () -> duct(PLAIN, nozzle(0.5).socked(true)), "draught.", "cools hot end, which is bare.*tune the heater anew").cures(),
                 Row.of("P40", "a loft that thins where it leans", () -> duct(leaning.with(FanDuct.OUTLETS.wall, 0.9)), () -> duct(PLAIN), "skin.0", "at its thinnest").cures(),
                 Row.of("P41", "a fan's intake 4 mm from a plate", () -> duct(PLAIN, wall(4)), () -> duct(PLAIN, wall(25)), "intake.0", "plate").measures(4, 1e-6),
                 Row.of("P43", "a slot with a third of the fan's opening", () -> duct(PLAIN.with(FanDuct.OUTLETS.width, 18.0).with(FanDuct.OUTLETS.height, 16.0)), () -> duct(PLAIN), "air.0", "held back").cures(),

@@ -95,4 +95,12 @@ public sealed interface Joint {
             levers = List.copyOf(levers);
         }
     }
+
+    /**
+     * An arm that props a post against swaying.
+     *
+     * @param lengthMm of the arm, {@code sectionMm2} across it
+     * @param angleDeg between the arm and the way the post sways
+     */
+    record Brace(String label, double lengthMm, double sectionMm2, double angleDeg) implements Joint {}
 }

@@ -1,0 +1,75 @@
+package tinperch.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tinperch.fact.Facts;
+import tinperch.fact.FormFact;
+import tinperch.fact.RestFact;
+import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Surroundings;
+import tinperch.part.form.AirPath;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.solid.Bounds;
+import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
+
+/**
+ * Does air that is led past a bare heated block cool it? Air spreads by about 12° a side as it leaves (free jet, handbook value); a block without a sock in its way loses so much heat that its heater swings or
+ * cannot hold (common practice).
+ */
+public final class DraughtCheck implements Check {
+    private static final double SPREAD = Math.tan(Math.toRadians(12));
+    /** Farther off it is slow and warm. */
+    private static final double FAR_MM = 60;
+    private static final double HOT_C = 150;
+    private static final int STEPS = 24;
+
+    @Override
+    public String about() {
+        return "draughts";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        Optional<Placement> place = RestFact.inMachine(c, facts);
+        List<Finding> all = new ArrayList<>();
+        if (place.isEmpty()) {
+            return all;
+        }
+        Surroundings space = c.machine().surroundings();
+        String group = c.site().orElseThrow().group();
+        for (AirPath a : facts.get(FormFact.FORM).form().orElseThrow().air()) {
+            Placement out = place.get().times(a.outlet());
+            for (Neighbour n : space.neighbours()) {
+                if (n.kind() == Neighbour.Kind.HOT && n.group().equals(group) && n.tempC() >= HOT_C && meets(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO))) {
+                    all.add(finding("draught." + all.size(), a, n));
+                }
+            }
+        }
+        return all;
+    }
+
+    /** Whether the widening jet touches a box on its way. */
+    private static boolean meets(Placement out, double half, Bounds box) {
+        for (int i = 1; i <= STEPS; i++) {
+            double along = FAR_MM * i / STEPS;
+            Vec3 p = out.point(0, 0, along);
+            double r = half + SPREAD * along;
+            if (new Bounds(p, p).overlaps(box, r)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static Finding finding(String id, AirPath a, Neighbour n) {
+        String temp = Quantity.show(n.tempC(), Unit.CELSIUS);
+        return n.sock() ? Finding.of(id, Severity.FINE, n.name() + " wears a sock in the " + a.label(), "Its heater has to be tuned anew with the new air all the same; the sock keeps its " + temp + ".")
+                : Finding.of(id, Severity.LOOK, "The " + a.label() + " cools " + n.name() + ", which is bare", "The jet, widening by 12° a side, touches the block at " + temp
+                        + ": its heater swings or cannot hold. Put a sock on it, aim below it, and tune the heater anew with the fan on.").with(List.of(Remedy.of("put a sock on " + n.name(), new Change.PutNeighbour(n.socked(true)))));
+    }
+}
