@@ -47,7 +47,7 @@ public final class HoldCheck implements Check {
         List<Finding> all = new ArrayList<>();
         List<String> torques = new ArrayList<>();
         rows.values().forEach(row -> {
-            Hold h = Hold.of(row, m.get());
+            Hold h = Hold.of(row, m.get(), m.get().steadyPercent() / 100);
             torques.add(h.screw.rowLabel() + " (" + h.screw.thread().name() + ") " + h.torque());
             c.part().loads().stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, h, l, c, m.get()))
                     .max(Comparator.comparingDouble(f -> f.margin().orElseThrow().value() / Math.max(1e-9, f.margin().orElseThrow().limit()))).ifPresent(all::add);
@@ -60,14 +60,14 @@ public final class HoldCheck implements Check {
 
     /** What one row's worst screw clamps for good, and where it gives first. */
     private record Hold(Screw screw, double clampN, String where) {
-        static Hold of(List<Seat> row, Material m) {
-            return row.stream().map(s -> of(s, m)).min(Comparator.comparingDouble(Hold::clampN)).orElseThrow();
+        /** @param share of its strength that the plastic is asked for */
+        static Hold of(List<Seat> row, Material m, double share) {
+            return row.stream().map(s -> of(s, share * m.strengthMPa())).min(Comparator.comparingDouble(Hold::clampN)).orElseThrow();
         }
 
-        private static Hold of(Seat s, Material m) {
+        private static Hold of(Seat s, double bears) {
             Screw k = s.screw();
             ScrewThread t = k.thread();
-            double bears = m.steadyPercent() / 100 * m.strengthMPa();
             Hold least = new Hold(k, ScrewHold.steelN(t), "the screw itself");
             if (k.onPart()) {
                 least = least.or(ScrewHold.underHeadN(k.seatWidthMm(), k.boreMm(), s.bearing(), bears), k.washer() ? "under its washer" : "under its head");
@@ -94,7 +94,7 @@ public final class HoldCheck implements Check {
         Screw k = h.screw;
         Vec3 axis = k.axis().w();
         ScrewGroup g = ScrewGroup.of(row.stream().map(s -> s.screw().axis().origin()).toList(), axis, k.seatWidthMm(), l.at(), l.forceN());
-        double once = h.clampN * 100 / m.steadyPercent();
+        double once = Hold.of(row, m, 1).clampN;
         Severity severity = g.clampN() > once ? Severity.STOP : g.clampN() > h.clampN ? Severity.LOOK : Severity.FINE;
         String name = l.name().isBlank() ? "the load" : "“" + l.name() + "”";
         String what = switch (severity) {
@@ -105,8 +105,8 @@ public final class HoldCheck implements Check {
         String why = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " pulls at the worst of " + row.size() + " with " + newtons(g.pullN()) + " and pushes it aside with " + newtons(g.slideN()) + ", were they alone: each must clamp with "
                 + newtons(g.clampN()) + ". " + capital(h.where) + ", " + m.name() + " bears " + newtons(h.clampN) + " for good (" + Quantity.fixed(m.steadyPercent(), 0) + " % of its strength: it creeps), so tighten to " + h.torque() + " at most."
                 + compared(k, m) + ESTIMATE;
-        Finding f = Finding.of("hold." + k.row(), severity, what, why).measured(new Margin(g.clampN(), h.clampN, Unit.NEWTON, false)).at(k.pieceId(), k.row());
-        return severity == Severity.FINE ? f : f.with(OtherMaterials.of(c, o -> Hold.of(row, o).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
+        Finding f = Finding.of("hold." + k.pieceId() + "." + k.row(), severity, what, why).measured(new Margin(g.clampN(), h.clampN, Unit.NEWTON, false)).at(k.pieceId(), k.row());
+        return severity == Severity.FINE ? f : f.with(OtherMaterials.of(c, o -> Hold.of(row, o, o.steadyPercent() / 100).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
     }
 
     /** What other ends of a screw would hold there. */

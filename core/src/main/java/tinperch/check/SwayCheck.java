@@ -13,8 +13,8 @@ import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 
 /**
- * What a brace does to the sway of what it braces: its own stiffness E·A/L·cos²θ beside that of the frame by the newest push test, and so the frequency √(k/m)/2π, with what swayed then and with a full spool on top.
- * Joints give too, so it is at most that.
+ * What a brace does to the sway of what it braces. The post counts as a beam held at its foot that gives by as much as the newest push test says, at the height of the usable room; the arm is a spring
+ * E·A/L·cos²θ against it farther down (beam tables: a cantilever on a spring). From that the frequency √(k/m)/2π, with what swayed then and with a full spool on top. Joints give too, so it is at most that.
  */
 public final class SwayCheck implements Check {
     private static final String STIFFNESS = "N/mm";
@@ -47,6 +47,19 @@ public final class SwayCheck implements Check {
         return c.machine().sheets().stream().map(s -> new double[] {of(s.outcomes(), STIFFNESS), of(s.outcomes(), FREQUENCY)}).filter(v -> v[0] > 0 && v[1] > 0).reduce((a, b) -> b);
     }
 
+    /**
+     * Stiffness at the top of a post on a spring.
+     *
+     * @param k at the top without it, {@code spring} of it, N/mm
+     * @param share of the post's height the spring is at, to 1
+     */
+    static double propped(double k, double spring, double share) {
+        // Flexibilities of a cantilever of height 1 with k = 3·E·I: top by top, place by place, top by place.
+        double place = share * share * share / k;
+        double both = share * share * (3 - share) / 2 / k;
+        return 1 / (1 / k - both * both / (1 / spring + place));
+    }
+
     private static double of(List<Outcome> all, String unit) {
         return all.stream().filter(o -> o.unit().equals(unit)).mapToDouble(Outcome::value).findFirst().orElse(0);
     }
@@ -57,17 +70,19 @@ public final class SwayCheck implements Check {
         String how = "The brace's own " + Quantity.fixed(own, 0) + " N/mm (E·A/L·cos²θ: " + Quantity.fixed(m.modulusGPa(), 1) + " GPa, " + Math.round(b.sectionMm2()) + " mm², " + Quantity.mm(Math.round(b.lengthMm())) + ", " + Quantity.fixed(b.angleDeg(), 0) + "°)";
         Optional<double[]> pushed = pushed(c);
         if (pushed.isEmpty()) {
-            return Finding.of(id, Severity.CANT_TELL, "How much stiffer it makes the frame cannot be told", how + " come beside the frame's, which nobody has pushed: a push test with a spring scale tells.").settledBy(Settle.By.MEASURE, "", "push the frame");
+            return Finding.of(id, Severity.CANT_TELL, "How much stiffer it makes the frame cannot be told", how + " props a frame that nobody has pushed: a push test with a spring scale tells.").settledBy(Settle.By.MEASURE, "", "push the frame");
         }
         double k = pushed.get()[0];
         double hz = pushed.get()[1];
         double massKg = k * PER_M / Math.pow(2 * Math.PI * hz, 2);
-        double then = hz * Math.sqrt((k + own) / k);
-        double spool = Math.sqrt((k + own) * PER_M / (massKg + SPOOL_KG)) / (2 * Math.PI);
+        double high = Math.max(b.heightMm(), c.machine().usableMm().z());
+        double stiff = propped(k, own, b.heightMm() / high);
+        double then = hz * Math.sqrt(stiff / k);
+        double spool = Math.sqrt(stiff * PER_M / (massKg + SPOOL_KG)) / (2 * Math.PI);
         double gain = 100 * (then / hz - 1);
         boolean good = gain >= LEAST_PERCENT;
         return Finding.of(id, good ? Severity.FINE : Severity.LOOK, good ? "It raises the frame's frequency from " + hertz(hz) + " to at most " + hertz(then) : "It hardly stiffens the frame: " + hertz(hz) + " become " + hertz(then) + " at most",
-                how + " come beside the frame's " + Quantity.fixed(k, 0) + " N/mm (push test). With a full spool of " + Quantity.fixed(SPOOL_KG, 1) + " kg more on top it would be " + hertz(spool) + ". Screws and printed layers give too: shake it after, and compare.")
+                how + ", " + Quantity.mm(Math.round(b.heightMm())) + " up, props a post that gives by 1 mm for " + Quantity.fixed(k, 0) + " N (push test) at " + Quantity.mm(Math.round(high)) + ": then " + Quantity.fixed(stiff, 0) + " N/mm. With a full spool of " + Quantity.fixed(SPOOL_KG, 1) + " kg more on top it would be " + hertz(spool) + ". Screws and printed layers give too: shake it after, and compare.")
                 .measured(new Margin(gain, LEAST_PERCENT, Unit.PERCENT, true));
     }
 

@@ -21,7 +21,7 @@ public class HoldCheckTest {
     }
 
     private static Finding found(Case c, String row) {
-        return PartExamples.findings(c).stream().filter(f -> f.id().equals(row.isEmpty() ? "hold" : "hold." + row)).findFirst().orElseThrow();
+        return PartExamples.findings(c).stream().filter(f -> f.id().equals(row.isEmpty() ? "hold" : "hold.part." + row)).findFirst().orElseThrow();
     }
 
     private static Screw screw(String row) {

@@ -220,7 +220,7 @@ public final class FrameBrace implements PartFamily {
         mine.addAll(post.bosses());
         double hug = in.get(HUG.base);
         double up = arms.get(0).fromY() - bar / 2;
-        List<Joint> joints = new ArrayList<>(List.of(new Joint.Brace("arm", Math.hypot(reach - wall, up), arm * in.get(THICK), Math.toDegrees(Math.atan2(up, reach - wall)))));
+        List<Joint> joints = new ArrayList<>(List.of(new Joint.Brace("arm", Math.hypot(reach - wall, up), arm * in.get(THICK), Math.toDegrees(Math.atan2(up, reach - wall)), arms.get(0).fromY())));
         Optional<HexBushes.Made> bushes = in.get(BUSHES.on) ? Optional.of(BUSHES.of(in, post, POST_SCREWS, wall + row.standoffMm())) : Optional.empty();
         bushes.ifPresent(b -> joints.addAll(b.joints()));
         Solid whole = new Solid.Difference(new Solid.Union(mine), bushes.map(HexBushes.Made::cuts).orElseGet(() -> post.cuts(0, in.get(ROOFS))));

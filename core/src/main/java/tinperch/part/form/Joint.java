@@ -100,7 +100,7 @@ public sealed interface Joint {
      * An arm that props a post against swaying.
      *
      * @param lengthMm of the arm, {@code sectionMm2} across it
-     * @param angleDeg between the arm and the way the post sways
+     * @param angleDeg between the arm and the way the post sways, {@code heightMm} above the post's foot it meets it
      */
-    record Brace(String label, double lengthMm, double sectionMm2, double angleDeg) implements Joint {}
+    record Brace(String label, double lengthMm, double sectionMm2, double angleDeg, double heightMm) implements Joint {}
 }
