@@ -82,9 +82,11 @@ final class FeltMachines {
         felt.until("open ten million samples", n -> desk.goTo(Page.TEMPERATURES), () -> felt.isThere("time-plot", p -> p.getProperties().get("drawn") instanceof Integer n && n > 0));
         Node plot = felt.find("time-plot");
         for (int closer : new int[] {1, 3, 6, 10}) {
-            for (int i = 0; i < closer; i++) {
-                felt.calmly(() -> plot.fireEvent(key(KeyCode.PLUS)));
-            }
+            felt.calmly(() -> {
+                for (int i = 0; i < closer; i++) {
+                    plot.fireEvent(key(KeyCode.PLUS));
+                }
+            });
             felt.stream("move along ten million, each frame", 200, n -> Felt.mouse(plot, n));
         }
     }

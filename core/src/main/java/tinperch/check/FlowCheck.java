@@ -49,8 +49,8 @@ public final class FlowCheck implements Check {
         double percent = 100 * d.flowM3h() / fan.freeM3h();
         boolean good = fan.radial() || percent >= LEAST_PERCENT;
         String moves = (a.filterMm2() > 0 ? Quantity.fixed(least.flowM3h(), 1) + " to " : "") + Quantity.fixed(d.flowM3h(), 1) + " of " + Quantity.fixed(fan.freeM3h(), 0) + " m³/h";
-        String why = "A usual " + fan.name() + " moves " + moves + " there, against " + Quantity.fixed(d.pressurePa(), 0) + " Pa; the air leaves at " + Quantity.fixed(Duty.speedMs(d.flowM3h(), a.outletMm2()), 1) + " m/s." + filter(a, least, d, c)
-                + (good ? "" : " Below a third of its free flow an axial fan stalls (common practice): " + (a.filterMm2() > 0 ? "take a radial fan, or a cartridge of a larger face." : "make the outlet wider.")) + " Curve from memory; fans differ by a third.";
+        String why = "A usual " + fan.name() + " against " + Quantity.fixed(d.pressurePa(), 0) + " Pa; the air leaves at " + Quantity.fixed(Duty.speedMs(d.flowM3h(), a.outletMm2()), 1) + " m/s." + filter(a, least, d, c)
+                + (good ? "" : " Below a third of its free flow an axial fan stalls (common practice): " + (a.filterMm2() > 0 ? "take a radial fan or a larger cartridge." : "make the outlet wider.")) + " Curve from memory.";
         Finding f = Finding.of(id, good ? Severity.FINE : Severity.LOOK, good ? "The " + a.label() + " flows: about " + moves : "The " + a.label() + " stalls its fan: about " + moves, why).measured(new Margin(percent, fan.radial() ? 0 : LEAST_PERCENT, Unit.PERCENT, true));
         return good ? f : f.with(a.wider().stream().map(l -> Remedy.pull(l, c.recipe().values(), opening * (LEAST_PERCENT / percent - 1))).toList());
     }
@@ -61,7 +61,7 @@ public final class FlowCheck implements Check {
         }
         Machine.Space s = c.machine().usableMm();
         double m3 = s.x() * s.y() * s.z() / MM3_PER_M3;
-        return " The lower number is with a cartridge for fine particles, the higher with a loose one for dust and smells (250 and 60 Pa at 0.45 m/s, values from memory); carbon alone holds smells, not particles."
-                + (c.machine().enclosed() && m3 > 0 ? " The room above the bed is turned over " + Math.round(least.flowM3h() / m3) + " to " + Math.round(d.flowM3h() / m3) + " times an hour; the whole housing holds more." : "");
+        return " The lower number is with a cartridge for fine particles, the higher with a loose one (250 and 60 Pa at 0.45 m/s, from memory); carbon alone holds smells."
+                + (c.machine().enclosed() && m3 > 0 ? " The room above the bed is turned over " + Math.round(least.flowM3h() / m3) + " to " + Math.round(d.flowM3h() / m3) + " times an hour." : "");
     }
 }

@@ -29,7 +29,7 @@ import tinperch.upgrade.Load;
 public final class HoldCheck implements Check {
     /** What a thread cut into plastic is long, in diameters (common practice). */
     private static final double CUT_DIAMETERS = 1.5;
-    private static final String ESTIMATE = " Estimate: solid plastic, dry steel screws (T = 0.2·d·F), faces that hold by a friction of 0.2. Tighten once more after a day: plastic gives.";
+    private static final String ESTIMATE = " Once more after a day: plastic gives. Estimate: T = 0.2·d·F, friction 0.2.";
 
     @Override
     public String about() {
@@ -102,9 +102,8 @@ public final class HoldCheck implements Check {
             case LOOK -> "The " + k.rowLabel() + " do not hold " + name + " for good";
             default -> "The " + k.rowLabel() + " hold " + name;
         };
-        String why = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " pulls at the worst of " + row.size() + " with " + newtons(g.pullN()) + " and pushes it aside with " + newtons(g.slideN()) + ", were they alone: each must clamp with "
-                + newtons(g.clampN()) + ". " + capital(h.where) + ", " + m.name() + " bears " + newtons(h.clampN) + " for good (" + Quantity.fixed(m.steadyPercent(), 0) + " % of its strength: it creeps), so tighten to " + h.torque() + " at most."
-                + compared(k, m) + ESTIMATE;
+        String why = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + ", were they alone, ask each of " + row.size() + " to clamp with " + newtons(g.clampN()) + " (pulled " + newtons(g.pullN()) + ", pushed aside " + newtons(g.slideN()) + "). "
+                + capital(h.where) + " " + m.name() + " bears " + newtons(h.clampN) + " for good (" + Quantity.fixed(m.steadyPercent(), 0) + " %: it creeps): tighten to " + h.torque() + " at most." + compared(k, m) + ESTIMATE;
         Finding f = Finding.of("hold." + k.pieceId() + "." + k.row(), severity, what, why).measured(new Margin(g.clampN(), h.clampN, Unit.NEWTON, false)).at(k.pieceId(), k.row());
         return severity == Severity.FINE ? f : f.with(OtherMaterials.of(c, o -> Hold.of(row, o, o.steadyPercent() / 100).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
     }
@@ -113,9 +112,9 @@ public final class HoldCheck implements Check {
     private static String compared(Screw k, Material m) {
         ScrewThread t = k.thread();
         double bears = m.steadyPercent() / 100 * m.strengthMPa();
-        return k.end() == SeatKind.TAPPED ? "" : " In this plastic a captive nut holds " + newtons(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), 1, bears))
+        return k.end() == SeatKind.TAPPED ? "" : " Here a captive nut holds " + newtons(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), 1, bears))
                 + k.insert().map(i -> ", an insert " + i.name() + " " + newtons(ScrewHold.pullOutN(i.outerMm(), i.lengthMm(), bears))).orElse("")
-                + ", a thread cut into it " + newtons(ScrewHold.pullOutN(t.diameterMm(), CUT_DIAMETERS * t.diameterMm(), bears)) + " until it is worn.";
+                + ", a cut thread " + newtons(ScrewHold.pullOutN(t.diameterMm(), CUT_DIAMETERS * t.diameterMm(), bears)) + ".";
     }
 
     private static String newtons(double n) {
