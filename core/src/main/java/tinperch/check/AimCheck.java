@@ -7,11 +7,9 @@ import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.RestFact;
 import tinperch.machine.space.Neighbour;
-import tinperch.machine.space.Surroundings;
 import tinperch.part.form.AirPath;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -33,33 +31,28 @@ public final class AimCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
-        Optional<Placement> place = RestFact.inMachine(c, facts);
         List<Finding> all = new ArrayList<>();
-        if (place.isEmpty()) {
-            return all;
-        }
-        Surroundings space = c.machine().surroundings();
-        String mine = c.site().orElseThrow().group();
-        List<AirPath> air = facts.get(FormFact.FORM).form().map(f -> f.air()).orElse(List.of());
-        for (int i = 0; i < air.size(); i++) {
-            Placement out = place.get().times(air.get(i).outlet());
-            Finding best = null;
-            for (Neighbour n : space.neighbours()) {
-                if (n.kind() == Neighbour.Kind.HOT && n.group().equals(mine)) {
-                    Bounds b = n.bounds(Vec3.ZERO);
-                    Vec3 way = new Vec3((b.min().x() + b.max().x()) / 2, (b.min().y() + b.max().y()) / 2, b.min().z()).minus(out.origin());
-                    double along = way.dot(out.w());
-                    double off = way.minus(out.w().times(along)).length();
-                    if (along > 0 && along < FAR_MM && off < MEANT_MM && (best == null || off < best.margin().orElseThrow().value())) {
-                        best = finding("aim." + i, air.get(i), n, off, along);
-                    }
-                }
+        RestFact.inMachine(c, facts).ifPresent(place -> {
+            List<AirPath> air = facts.get(FormFact.FORM).form().orElseThrow().air();
+            for (int i = 0; i < air.size(); i++) {
+                aimed("aim." + i, air.get(i), place.times(air.get(i).outlet()), c).ifPresent(all::add);
             }
-            if (best != null) {
-                all.add(best);
-            }
-        }
+        });
         return all;
+    }
+
+    /** What is said of the tip an outlet comes nearest to. */
+    private static Optional<Finding> aimed(String id, AirPath air, Placement out, Case c) {
+        Finding best = null;
+        for (Neighbour n : HotRiders.of(c)) {
+            Vec3 way = HotRiders.tip(n).minus(out.origin());
+            double along = way.dot(out.w());
+            double off = way.minus(out.w().times(along)).length();
+            if (along > 0 && along < FAR_MM && off < MEANT_MM && (best == null || off < best.margin().orElseThrow().value())) {
+                best = finding(id, air, n, off, along);
+            }
+        }
+        return Optional.ofNullable(best);
     }
 
     private static Finding finding(String id, AirPath a, Neighbour n, double off, double along) {

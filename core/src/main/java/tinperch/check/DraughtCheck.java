@@ -2,12 +2,10 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.RestFact;
 import tinperch.machine.space.Neighbour;
-import tinperch.machine.space.Surroundings;
 import tinperch.part.form.AirPath;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
@@ -35,21 +33,11 @@ public final class DraughtCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
-        Optional<Placement> place = RestFact.inMachine(c, facts);
         List<Finding> all = new ArrayList<>();
-        if (place.isEmpty()) {
-            return all;
-        }
-        Surroundings space = c.machine().surroundings();
-        String group = c.site().orElseThrow().group();
-        for (AirPath a : facts.get(FormFact.FORM).form().orElseThrow().air()) {
-            Placement out = place.get().times(a.outlet());
-            for (Neighbour n : space.neighbours()) {
-                if (n.kind() == Neighbour.Kind.HOT && n.group().equals(group) && n.tempC() >= HOT_C && meets(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO))) {
-                    all.add(finding("draught." + all.size(), a, n));
-                }
-            }
-        }
+        RestFact.inMachine(c, facts).ifPresent(place -> facts.get(FormFact.FORM).form().orElseThrow().air().forEach(a -> {
+            Placement out = place.times(a.outlet());
+            HotRiders.of(c).stream().filter(n -> n.tempC() >= HOT_C && meets(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO))).forEach(n -> all.add(finding("draught." + all.size(), a, n)));
+        }));
         return all;
     }
 

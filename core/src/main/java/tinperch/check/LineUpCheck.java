@@ -5,14 +5,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.ToDoubleFunction;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.RestFact;
 import tinperch.machine.book.SettingChange;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
-import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Run;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.form.Reach;
@@ -20,7 +18,6 @@ import tinperch.part.form.Track;
 import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
-import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -47,32 +44,17 @@ public final class LineUpCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
-        Optional<Placement> place = RestFact.inMachine(c, facts);
         List<Finding> all = new ArrayList<>();
-        if (place.isEmpty()) {
-            return all;
-        }
-        Surroundings space = c.machine().surroundings();
-        String group = c.site().orElseThrow().group();
-        Placement here = place.get().moved(space.shift(group, space.home()));
-        for (Track t : facts.get(FormFact.FORM).form().orElseThrow().tracks()) {
-            switch (t.kind()) {
-                case FILAMENT -> all.add(filament(t, here, group, c));
-                case BELT -> all.add(belt(t, here, group, c));
-                case PROBE -> probe(t, here, group, c).ifPresent(all::add);
+        RestFact.inMachine(c, facts).ifPresent(here -> {
+            for (Track t : facts.get(FormFact.FORM).form().orElseThrow().tracks()) {
+                switch (t.kind()) {
+                    case FILAMENT -> all.add(filament(t, here, c));
+                    case BELT -> all.add(belt(t, here, c));
+                    case PROBE -> probe(t, here, c).ifPresent(all::add);
+                }
             }
-        }
+        });
         return all;
-    }
-
-    /** The hot thing that rides along and is nearest by a measure. */
-    private static Optional<Bounds> hot(String group, Case c, ToDoubleFunction<Bounds> near) {
-        Surroundings space = c.machine().surroundings();
-        return space.neighbours().stream().filter(n -> n.kind() == Neighbour.Kind.HOT && n.group().equals(group)).map(n -> n.bounds(space.shift(group, space.home()))).min(Comparator.comparingDouble(near));
-    }
-
-    private static Vec3 middle(Bounds b, double z) {
-        return new Vec3((b.min().x() + b.max().x()) / 2, (b.min().y() + b.max().y()) / 2, z);
     }
 
     /** From a line to a point, straight across. */
@@ -81,27 +63,28 @@ public final class LineUpCheck implements Check {
         return way.minus(line.w().times(way.dot(line.w())));
     }
 
-    private static Finding filament(Track t, Placement here, String group, Case c) {
+    private static Finding filament(Track t, Placement here, Case c) {
         Placement line = here.times(t.along());
-        Optional<Bounds> hot = hot(group, c, b -> across(line, middle(b, b.max().z())).length());
+        Optional<Vec3> inlet = HotRiders.of(c).stream().map(HotRiders::inlet).min(Comparator.comparingDouble(p -> across(line, p).length()));
         double leans = Math.toDegrees(Math.acos(Math.min(1, Math.abs(line.w().z()))));
-        if (hot.isEmpty()) {
+        if (inlet.isEmpty()) {
             return unknown("filament", "Whether the filament meets a hot end cannot be told", "No hot end is drawn that rides with this part.");
         }
         if (leans > LEANS_DEG) {
             return Finding.of("line.filament", Severity.FINE, "The filament is led to the hot end from the side", "Its path leans by " + Quantity.fixed(leans, 0) + "°; between the two it needs a tube.");
         }
-        Vec3 off = across(line, middle(hot.get(), hot.get().max().z()));
+        Vec3 off = across(line, inlet.get());
         boolean good = off.length() <= STRAIGHT_MM;
         return Finding.of("line.filament", good ? Severity.FINE : Severity.LOOK, good ? "The filament meets the hot end's inlet" : "The filament's path ends " + Quantity.mm(round(off.length(), 2)) + " beside the hot end's inlet",
                 "The path and the middle of the hot end are " + Quantity.mm(round(off.length(), 2)) + " and " + Quantity.fixed(leans, 1) + "° apart; within " + Quantity.mm(STRAIGHT_MM)
                         + " filament goes in without scraping (common practice).").measured(new Margin(off.length(), STRAIGHT_MM, Unit.MM, false)).with(good ? List.of() : move(t, here, off, c.recipe().values()));
     }
 
-    private static Finding belt(Track t, Placement here, String group, Case c) {
-        Placement line = here.times(t.along());
+    private static Finding belt(Track t, Placement here, Case c) {
         Surroundings space = c.machine().surroundings();
         Map<String, Double> home = space.home();
+        String group = c.site().orElseThrow().group();
+        Placement line = here.moved(space.shift(group, home)).times(t.along());
         Vec3 to = null;
         Run its = null;
         for (Run r : space.runs()) {
@@ -139,10 +122,10 @@ public final class LineUpCheck implements Check {
         return Math.max(NEAREST_MM, low <= 0 && high >= 0 ? 0 : Math.min(Math.abs(low), Math.abs(high)));
     }
 
-    private static Optional<Finding> probe(Track t, Placement here, String group, Case c) {
+    private static Optional<Finding> probe(Track t, Placement here, Case c) {
         Vec3 at = here.times(t.along()).origin();
-        return hot(group, c, b -> middle(b, b.min().z()).minus(at).length()).map(b -> {
-            Vec3 now = at.minus(middle(b, b.min().z()));
+        return HotRiders.of(c).stream().map(HotRiders::tip).min(Comparator.comparingDouble(p -> p.minus(at).length())).map(tip -> {
+            Vec3 now = at.minus(tip);
             String is = offset(now.x(), now.y());
             Optional<Double> x = setting(c, "probe.x");
             Optional<Double> y = setting(c, "probe.y");

@@ -27,6 +27,7 @@ public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
     /** A driver with a hand behind it, mm (common practice). */
     public static final double DRIVER_MM = 70;
     private static final int ROUND = 6;
+    private static final double SURE_MM = 0.1;
     private static final double OVER_HEAD_MM = 0.2;
     private static final int MOST_AXES = 3;
 
@@ -115,21 +116,7 @@ public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
             double r = k == 0 ? 0 : s.thread().headDiameterMm(s.head()) / 2;
             double x = r * Math.cos(2 * Math.PI * k / ROUND);
             double y = r * Math.sin(2 * Math.PI * k / ROUND);
-            Vec3 from = axis.point(x, y, top);
-            // Halved on to where it is met.
-            if (Sight.blocked(tree, from, axis.point(x, y, top - least))) {
-                double lo = 0;
-                double hi = least;
-                while (hi - lo > 0.1) {
-                    double mid = (lo + hi) / 2;
-                    if (Sight.blocked(tree, from, axis.point(x, y, top - mid))) {
-                        hi = mid;
-                    } else {
-                        lo = mid;
-                    }
-                }
-                least = hi;
-            }
+            least = Sight.freeMm(tree, axis.point(x, y, top), axis.w().times(-1), least, SURE_MM);
         }
         return least;
     }

@@ -22,6 +22,7 @@ public final class IronFact implements Fact<List<IronFact.Blocked>> {
     private static final double WIDER_MM = 1.5;
     private static final double OVER_MOUTH_MM = 0.3;
     private static final int ROUND = 16;
+    private static final double SURE_MM = 0.05;
 
     private IronFact() {}
 
@@ -64,21 +65,11 @@ public final class IronFact implements Fact<List<IronFact.Blocked>> {
             double x = r * Math.cos(2 * Math.PI * k / ROUND);
             double y = r * Math.sin(2 * Math.PI * k / ROUND);
             Vec3 from = a.point(x, y, mouth);
-            double lo = 0;
-            double hi = free;
-            if (!Sight.blocked(tree, from, a.point(x, y, mouth - hi))) {
-                continue;
+            double here = Sight.freeMm(tree, from, a.w().times(-1), free, SURE_MM);
+            if (here < free) {
+                free = here;
+                met = a.point(x, y, mouth - here);
             }
-            while (hi - lo > 0.05) {
-                double mid = (lo + hi) / 2;
-                if (Sight.blocked(tree, from, a.point(x, y, mouth - mid))) {
-                    hi = mid;
-                } else {
-                    lo = mid;
-                }
-            }
-            free = hi;
-            met = a.point(x, y, mouth - hi);
         }
         if (met != null) {
             all.add(new Blocked(s, piece, tree.mesh().faces().get(tree.mesh().faceOf(Nearest.triangle(tree, met))).feature(), free));

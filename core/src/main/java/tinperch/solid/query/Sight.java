@@ -27,6 +27,28 @@ public final class Sight {
         return tree.order.length > 0 && new Sight(tree, from, to).walk(0);
     }
 
+    /**
+     * How far it is free in a direction before the surface is met, at most so far; halved on until it is that sure.
+     *
+     * @param direction unit
+     */
+    public static double freeMm(TriangleTree tree, Vec3 from, Vec3 direction, double mostMm, double sureMm) {
+        if (!blocked(tree, from, from.plus(direction.times(mostMm)))) {
+            return mostMm;
+        }
+        double lo = 0;
+        double hi = mostMm;
+        while (hi - lo > sureMm) {
+            double mid = (lo + hi) / 2;
+            if (blocked(tree, from, from.plus(direction.times(mid)))) {
+                hi = mid;
+            } else {
+                lo = mid;
+            }
+        }
+        return hi;
+    }
+
     private boolean walk(int node) {
         if (!tree.meets(node, px, py, pz, dx, dy, dz, 1)) {
             return false;

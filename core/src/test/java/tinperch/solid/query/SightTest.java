@@ -50,6 +50,8 @@ public class SightTest {
         assertTrue(Sight.blocked(tree, new Vec3(-12, 0, 20), new Vec3(12, 0, -20)));
         assertTrue(Sight.blocked(tree, new Vec3(0, 0, 20), new Vec3(0, 0, -20)));
         assertFalse(Sight.blocked(tree, new Vec3(0, 0, 20), new Vec3(0, 0, 6)), "it ends before it");
+        assertEquals(Sight.freeMm(tree, new Vec3(0, 0, 20), Vec3.Z.times(-1), 70, 0.01), 15, 0.011, "down to the plate");
+        assertEquals(Sight.freeMm(tree, new Vec3(-12, 0, 20), Vec3.Z.times(-1), 70, 0.01), 70, 0, "through the hole");
         assertFalse(Sight.blocked(TriangleTree.of(Mesh.gathered(List.of())), Vec3.ZERO, Vec3.X), "nothing blocks nothing");
     }
 
