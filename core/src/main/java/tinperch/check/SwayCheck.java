@@ -17,8 +17,6 @@ import tinperch.upgrade.Case;
  * E·A/L·cos²θ against it farther down (beam tables: a cantilever on a spring). From that the frequency √(k/m)/2π, with what swayed then and with a full spool on top. Joints give too, so it is at most that.
  */
 public final class SwayCheck implements Check {
-    private static final String STIFFNESS = "N/mm";
-    private static final String FREQUENCY = "Hz";
     /** Less than this is not felt in prints (common practice). */
     private static final double LEAST_PERCENT = 20;
     private static final double SPOOL_KG = 1.2;
@@ -44,7 +42,7 @@ public final class SwayCheck implements Check {
 
     /** What the newest sheet that tells both says, N/mm and Hz. */
     private static Optional<double[]> pushed(Case c) {
-        return c.machine().sheets().stream().map(s -> new double[] {of(s.outcomes(), STIFFNESS), of(s.outcomes(), FREQUENCY)}).filter(v -> v[0] > 0 && v[1] > 0).reduce((a, b) -> b);
+        return c.machine().sheets().stream().map(s -> new double[] {of(s.outcomes(), Outcome.Of.STIFFNESS), of(s.outcomes(), Outcome.Of.SWAY)}).filter(v -> v[0] > 0 && v[1] > 0).reduce((a, b) -> b);
     }
 
     /**
@@ -60,8 +58,8 @@ public final class SwayCheck implements Check {
         return 1 / (1 / k - both * both / (1 / spring + place));
     }
 
-    private static double of(List<Outcome> all, String unit) {
-        return all.stream().filter(o -> o.unit().equals(unit)).mapToDouble(Outcome::value).findFirst().orElse(0);
+    private static double of(List<Outcome> all, Outcome.Of of) {
+        return all.stream().filter(o -> o.of() == of).mapToDouble(Outcome::value).findFirst().orElse(0);
     }
 
     private static Finding finding(Joint.Brace b, String id, Material m, Case c) {

@@ -7,6 +7,7 @@ import tinperch.check.AirAreaCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.BushCheck;
+import tinperch.check.CableCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.DovetailCheck;
@@ -77,6 +78,7 @@ public final class Checks {
             new DraughtCheck(),
             new LineUpCheck(),
             new SiteHolesCheck(),
+            new CableCheck(),
             new VoltageCheck());
 
     private Checks() {}

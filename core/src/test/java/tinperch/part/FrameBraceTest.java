@@ -112,7 +112,7 @@ public class FrameBraceTest {
         assertTrue(PartExamples.findings(c).stream().noneMatch(f -> f.severity() == Severity.STOP), "nothing goes through anything");
         // Half way in, pushed along z, the flanks have the taper's tangent of play for each millimetre still to go.
         PartForm f = form(v);
-        Joint.Dovetail bar = (Joint.Dovetail) f.joints().get(0);
+        Joint.Dovetail bar = f.joints().stream().filter(Joint.Dovetail.class::isInstance).map(Joint.Dovetail.class::cast).findFirst().orElseThrow();
         assertEquals(bar.closesPerMm(), 0.034921, 1e-6, "tan 2°");
         assertEquals(bar.wayMm(), 40, 1e-9);
     }

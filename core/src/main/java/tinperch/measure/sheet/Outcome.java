@@ -6,12 +6,27 @@ import tinperch.quantity.Quantity;
 /**
  * Something reckoned from a sheet.
  *
+ * @param of what others reckon on with it
  * @param half 95 % half width carried over from the readings; empty where it says nothing
  * @param unit sign after the number
  * @param note what it means, empty for none
  * @param doubt whether it deserves a second look
  */
-public record Outcome(String label, double value, OptionalDouble half, String unit, int decimals, String note, boolean doubt) {
+public record Outcome(Of of, String label, double value, OptionalDouble half, String unit, int decimals, String note, boolean doubt) {
+    /** What others ask a sheet for. */
+    public enum Of {
+        /** Of a frame that was pushed, N/mm. */
+        STIFFNESS,
+        /** With what it sways, Hz. */
+        SWAY,
+        /** Only to be read. */
+        READ
+    }
+
+    /** One that is only to be read. */
+    public Outcome(String label, double value, OptionalDouble half, String unit, int decimals, String note, boolean doubt) {
+        this(Of.READ, label, value, half, unit, decimals, note, doubt);
+    }
 
     /** "32.04 ± 0.02 mm". */
     public String words() {
@@ -23,10 +38,10 @@ public record Outcome(String label, double value, OptionalDouble half, String un
     }
 
     Outcome noting(String text) {
-        return new Outcome(label, value, half, unit, decimals, text, doubt);
+        return new Outcome(of, label, value, half, unit, decimals, text, doubt);
     }
 
     Outcome doubting(String text) {
-        return new Outcome(label, value, half, unit, decimals, text, true);
+        return new Outcome(of, label, value, half, unit, decimals, text, true);
     }
 }

@@ -219,7 +219,7 @@ final class Reckoners {
         try {
             PushTest t = PushTest.of(pushes, FORCE_N, GIVE_MM);
             OptionalDouble half = Double.isFinite(t.halfWidthNPerMm()) ? OptionalDouble.of(t.halfWidthNPerMm()) : OptionalDouble.empty();
-            r.add(new Outcome("Stiffness", t.stiffnessNPerMm(), half, "N/mm", 2,
+            r.add(new Outcome(Outcome.Of.STIFFNESS, "Stiffness", t.stiffnessNPerMm(), half, "N/mm", 2,
                     half.isEmpty() ? "a third push tells how sure this is" : "", false));
             if (t.slackMm() > 0.05) {
                 r.add(new Outcome("Slack", t.slackMm(), OptionalDouble.empty(), "mm", 2,
@@ -232,7 +232,7 @@ final class Reckoners {
                 double hz = t.naturalHz(r.mean("mass") / 1000);
                 OptionalDouble halfHz = half.isEmpty() ? half : OptionalDouble.of(hz / 2 * Math.hypot(
                         half.getAsDouble() / t.stiffnessNPerMm(), r.half("mass") / r.mean("mass")));
-                r.add(new Outcome("Sways at", hz, halfHz, "Hz", 1, "", false));
+                r.add(new Outcome(Outcome.Of.SWAY, "Sways at", hz, halfHz, "Hz", 1, "", false));
             }
         } catch (IllegalArgumentException e) {
             r.add(new Outcome("Stiffness", 0, OptionalDouble.empty(), "", 0, e.getMessage(), true));

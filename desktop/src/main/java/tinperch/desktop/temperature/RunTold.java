@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import tinperch.machine.Machine;
 import tinperch.machine.book.ComponentKind;
+import tinperch.measure.sheet.Outcome;
 import tinperch.solid.Stop;
 import tinperch.trial.Channel;
 import tinperch.trial.Run;
@@ -41,7 +42,7 @@ record RunTold(Machine machine, Run run, RunReader samples, Channel channel, Lis
 
     /** What the newest push test says it sways with. */
     private OptionalDouble pushHz() {
-        return machine.sheets().stream().flatMap(x -> x.outcomes().stream()).filter(o -> o.unit().equals("Hz")).mapToDouble(o -> o.value()).reduce((a, b) -> b);
+        return machine.sheets().stream().flatMap(x -> x.outcomes().stream()).filter(o -> o.of() == Outcome.Of.SWAY).mapToDouble(o -> o.value()).reduce((a, b) -> b);
     }
 
     private List<ChannelTold.Duty> duties() {

@@ -1,0 +1,62 @@
+package tinperch.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import tinperch.fact.Facts;
+import tinperch.machine.space.Run;
+import tinperch.machine.space.RunFit;
+import tinperch.machine.space.Surroundings;
+import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
+import tinperch.upgrade.Case;
+
+/** Do the cables and hoses that ride with the part reach wherever its axes go, and without a kink? They hang on it or pull at it. */
+public final class CableCheck implements Check {
+    /** A cable that moves is never pulled tight: this much of its way is left over (common practice: 2 %). */
+    private static final double LEFT_OVER = 0.02;
+
+    @Override
+    public String about() {
+        return "cables";
+    }
+
+    @Override
+    public List<Finding> judge(Case c, Facts facts) {
+        List<Finding> all = new ArrayList<>();
+        Surroundings space = c.machine().surroundings();
+        c.site().filter(s -> !s.group().isEmpty()).ifPresent(s -> space.runs().stream().filter(r -> r.kind() == Run.Kind.CABLE && r.isMoved() && r.holds().stream().anyMatch(h -> h.group().equals(s.group())))
+                .forEach(r -> {
+                    RunFit fit = RunFit.of(r, space);
+                    all.add(reaches(r, fit));
+                    if (fit.bendMm() < r.wantedBendMm() - 1e-6) {
+                        all.add(Finding.of("cable." + r.id() + ".bend", Severity.LOOK, r.name() + " is bent to a radius of " + Quantity.mm(Math.round(fit.bendMm())) + " at its point " + fit.bendPoint(),
+                                "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + " (ten times its diameter, common practice), or its strands break. Lead it in a wider arc, or hold it elsewhere.")
+                                .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true)));
+                    }
+                }));
+        return all;
+    }
+
+    private static Finding reaches(Run r, RunFit fit) {
+        String id = "cable." + r.id();
+        String where = pose(fit.at());
+        if (fit.slackMm().isEmpty()) {
+            return Finding.of(id, Severity.CANT_TELL, "Whether " + r.name() + " is long enough cannot be told", "Its way is " + Quantity.mm(Math.round(fit.longestMm())) + " at the longest (" + where + "); nobody has said how long it is.")
+                    .settledBy(Settle.By.NEIGHBOURS, "", "say how long it is");
+        }
+        double wanted = LEFT_OVER * fit.longestMm();
+        double slack = fit.slackMm().get();
+        Margin m = new Margin(slack, wanted, Unit.MM, true);
+        String why = "Its way is longest, " + Quantity.mm(Math.round(fit.longestMm())) + ", where " + where + "; " + Quantity.mm(Math.round(wanted)) + " are to be left over (2 %, common practice). ";
+        return slack >= wanted ? Finding.of(id, Severity.FINE, r.name() + " reaches wherever the axes go", why).measured(m)
+                : Finding.of(id, slack < 0 ? Severity.STOP : Severity.LOOK, slack < 0 ? r.name() + " is " + Quantity.mm(Math.round(-slack)) + " too short where " + where : r.name() + " is pulled tight where " + where,
+                        why + "It pulls at the part and at its own plug: a longer one, another way, or a hold that is nearer. Unplug the machine before anything is spliced.").measured(m);
+    }
+
+    private static String pose(Map<String, Double> at) {
+        return new TreeMap<>(at).entrySet().stream().map(e -> e.getKey() + " stands at " + Quantity.mm(Math.round(e.getValue()))).collect(Collectors.joining(", "));
+    }
+}
