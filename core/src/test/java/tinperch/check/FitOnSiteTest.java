@@ -22,7 +22,12 @@ public class FitOnSiteTest {
     }
 
     private static Case at(double turnDeg, double w, double h) {
-        Site s = new Site("s", "wall", "", Vec3.ZERO, Vec3.Y, turnDeg, 0.1, "mount");
+        return at(turnDeg, w, h, "mount");
+    }
+
+    /** @param sheet the site's holes were read on */
+    private static Case at(double turnDeg, double w, double h, String sheet) {
+        Site s = new Site("s", "wall", "", Vec3.ZERO, Vec3.Y, turnDeg, 0.1, sheet);
         return PartExamples.caseOf(PartExamples.plate(PartExamples.values()).bound("mount", new Binding.OnSheet("mount", "")).atSite("s"),
                 PartExamples.shop(PartExamples.machine("upgraded", 200, 200, 200, tinperch.machine.Machine.State.IN_PIECES, "PETG").with(PartExamples.holes("mount", w, h)).with(PartExamples.holes("tool", 32, 32))
                         .withSurroundings(new Surroundings(List.of(), List.of(), List.of(), List.of(s)))));
@@ -34,6 +39,14 @@ public class FitOnSiteTest {
         assertEquals(found(at(0, 60, 50), "site-holes").orElseThrow().severity(), Severity.FINE);
         assertEquals(found(at(0, 60, 50), "site-holes").orElseThrow().margin().orElseThrow().value(), 0.1, 0.02, "nothing missed: only what printing adds");
         assertTrue(found(PartExamples.plateCase(PartExamples.values()), "site-holes").isEmpty());
+    }
+
+    /** Screws that end in the part do not hold it there, whatever holes theirs are like. */
+    @Test
+    public void onlyScrewsThatGoIntoTheSiteCount() {
+        Finding f = found(at(0, 60, 50, "tool"), "site-holes").orElseThrow();
+        assertEquals(f.severity(), Severity.STOP, f.what());
+        assertEquals(f.feature(), "mount");
     }
 
     /** The site's turn is the part's turn too: it stands with it. */
