@@ -31,9 +31,9 @@ public final class CableCheck implements Check {
                 .forEach(r -> {
                     RunFit fit = RunFit.of(r, space);
                     all.add(reaches(r, fit));
-                    if (fit.bendMm() < r.wantedBendMm() - 1e-6) {
+                    if (fit.isSharp(r)) {
                         all.add(Finding.of("cable." + r.id() + ".bend", Severity.LOOK, r.name() + " is bent to a radius of " + Quantity.mm(Math.round(fit.bendMm())) + " at its point " + fit.bendPoint(),
-                                "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + " (ten times its diameter, common practice), or its strands break. Lead it in a wider arc, or hold it elsewhere.")
+                                "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + (r.bendMm() > 0 ? " as is said of it" : " (ten times its diameter, common practice)") + ", or its strands break. Lead it in a wider arc, or hold it elsewhere.")
                                 .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true)));
                     }
                 }));

@@ -27,6 +27,8 @@ public record Settle(By by, String of, String label) {
         LOAD,
         /** Record a temperature. */
         LOG,
+        /** Read something on the machine: push its frame. */
+        READINGS,
         /** Reckon once more. */
         AGAIN
     }

@@ -35,9 +35,6 @@ public final class SiteHolesCheck implements Check {
     private static final double TURNED_DEG = 2;
     private static final double CROSSES_MM = 0.5;
 
-    /** A pattern laid over another as well as it goes, the holes of one in the order of the other. */
-    private record Laid(RigidFit fit, boolean mirrored) {}
-
     @Override
     public String about() {
         return "site's holes";
@@ -62,7 +59,7 @@ public final class SiteHolesCheck implements Check {
             }
         }
         List<double[]> there = holes.get().holes().stream().map(h -> new double[] {h.xMm(), h.yMm()}).toList();
-        return at.entrySet().stream().filter(e -> e.getValue().size() == there.size()).min(Comparator.comparingDouble(e -> laid(e.getValue(), there, false).fit.worstMm()))
+        return at.entrySet().stream().filter(e -> e.getValue().size() == there.size()).min(Comparator.comparingDouble(e -> laid(e.getValue(), there).worstMm()))
                 .map(e -> List.of(finding(rows.get(e.getKey()).get(0), e.getValue(), there, holes.get(), site.get(), c))).orElse(List.of());
     }
 
@@ -73,9 +70,13 @@ public final class SiteHolesCheck implements Check {
         return Math.abs(here.w().z()) > 0.99 && Math.min(from, to) < -CROSSES_MM && Math.max(from, to) > CROSSES_MM;
     }
 
+    private static List<double[]> mirrored(List<double[]> points) {
+        return points.stream().map(p -> new double[] {-p[0], p[1]}).toList();
+    }
+
     /** Which hole of one belongs to which of the other follows from their order round the middle: the turn that leaves least. */
-    private static Laid laid(List<double[]> part, List<double[]> there, boolean mirrored) {
-        List<double[]> mine = round(part.stream().map(p -> mirrored ? new double[] {-p[0], p[1]} : p).toList());
+    private static RigidFit laid(List<double[]> part, List<double[]> there) {
+        List<double[]> mine = round(part);
         List<double[]> its = round(there);
         RigidFit best = null;
         for (int k = 0; k < mine.size(); k++) {
@@ -87,7 +88,7 @@ public final class SiteHolesCheck implements Check {
                 best = f;
             }
         }
-        return new Laid(best, mirrored);
+        return best;
     }
 
     private static List<double[]> round(List<double[]> points) {
@@ -99,21 +100,21 @@ public final class SiteHolesCheck implements Check {
     private static Finding finding(Screw s, List<double[]> part, List<double[]> there, HolePattern holes, Site site, Case c) {
         double d = s.thread().diameterMm();
         double allowed = (s.boreMm() - d) / 2 + Math.max(0, holes.diameterMm() - d) / 2;
-        Laid as = laid(part, there, false);
-        Laid other = laid(part, there, true);
-        double miss = as.fit.worstMm();
+        RigidFit as = laid(part, there);
+        RigidFit other = laid(mirrored(part), there);
+        double miss = as.worstMm();
         double likely = miss + Math.hypot(PRINTED_MM, holes.halfWidthMm());
         String id = "site-holes";
         String words = "The worst of " + part.size() + " misses by " + Quantity.mm(hundredths(miss)) + " as they lie best; " + Quantity.mm(hundredths(allowed)) + " are left round an " + s.thread().name() + ". Readings (± " + Quantity.mm(hundredths(holes.halfWidthMm()))
                 + ") and printing (± " + Quantity.mm(PRINTED_MM) + ") add " + Quantity.mm(hundredths(likely - miss)) + " as is likely, " + Quantity.mm(hundredths(PRINTED_MM + holes.halfWidthMm())) + " at worst.";
         Margin m = new Margin(likely, allowed, Unit.MM, false);
-        if (miss > allowed && other.fit.worstMm() <= allowed) {
-            return Finding.of(id, Severity.STOP, "It fits " + site.name() + " only turned over: it is the mirror image", words + " Its mirror image would miss by " + Quantity.mm(hundredths(other.fit.worstMm())) + ".").measured(m).at(s.pieceId(), s.row()).with(remedies(site, c));
+        if (miss > allowed && other.worstMm() <= allowed) {
+            return Finding.of(id, Severity.STOP, "It fits " + site.name() + " only turned over: it is the mirror image", words + " Its mirror image would miss by " + Quantity.mm(hundredths(other.worstMm())) + ".").measured(m).at(s.pieceId(), s.row()).with(remedies(site, c));
         }
         if (miss > allowed) {
             return Finding.of(id, Severity.STOP, "The " + s.rowLabel() + " do not meet the holes of " + site.name(), words + " Was it made from the readings of another place, as of the other side?").measured(m).at(s.pieceId(), s.row()).with(remedies(site, c));
         }
-        double turned = Math.abs(as.fit.angleDeg());
+        double turned = Math.abs(as.angleDeg());
         if (turned > TURNED_DEG) {
             return Finding.of(id, Severity.LOOK, "It fits " + site.name() + " only turned by " + Quantity.fixed(turned, 0) + "°", words + " Drawn on the machine it stands as the site says: turn the site or the part's pattern, or what is said of its surroundings is not true.")
                     .at(s.pieceId(), s.row()).with(remedies(site, c));

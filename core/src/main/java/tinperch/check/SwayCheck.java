@@ -68,7 +68,7 @@ public final class SwayCheck implements Check {
         String how = "The brace's own " + Quantity.fixed(own, 0) + " N/mm (E·A/L·cos²θ: " + Quantity.fixed(m.modulusGPa(), 1) + " GPa, " + Math.round(b.sectionMm2()) + " mm², " + Quantity.mm(Math.round(b.lengthMm())) + ", " + Quantity.fixed(b.angleDeg(), 0) + "°)";
         Optional<double[]> pushed = pushed(c);
         if (pushed.isEmpty()) {
-            return Finding.of(id, Severity.CANT_TELL, "How much stiffer it makes the frame cannot be told", how + " props a frame that nobody has pushed: a push test with a spring scale tells.").settledBy(Settle.By.MEASURE, "", "push the frame");
+            return Finding.of(id, Severity.CANT_TELL, "How much stiffer it makes the frame cannot be told", how + " props a frame that nobody has pushed: a push test with a spring scale tells.").settledBy(Settle.By.READINGS, "", "push the frame");
         }
         double k = pushed.get()[0];
         double hz = pushed.get()[1];

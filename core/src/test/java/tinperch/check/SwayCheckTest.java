@@ -66,6 +66,6 @@ public class SwayCheckTest {
     public void withoutAPushItAsksForOne() {
         Finding f = found(brace("PETG", plain()));
         assertEquals(f.severity(), Severity.CANT_TELL);
-        assertEquals(f.settle().orElseThrow().by(), Settle.By.MEASURE);
+        assertEquals(f.settle().orElseThrow().by(), Settle.By.READINGS);
     }
 }

@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.check.Finding;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Neighbour;
@@ -152,5 +153,21 @@ public class DryFitTest extends WindowTest {
         waitFor(() -> text("tray-count").contains("1 accepted"), text("tray-count"));
         press("reopen-" + f.id());
         waitFor(() -> desk.settledProperty().get() && !text("tray-count").contains("accepted"), text("tray-count"));
+    }
+
+    /** A brace on a frame nobody pushed: its question leads to where pushes are read. */
+    @Test
+    public void whatABraceDoesAsksForAPush() throws Exception {
+        onFx(() -> {
+            Machine m = desk.state().machine("avocet").orElseThrow();
+            for (var sheet : m.sheets().stream().filter(x -> x.kind().equals("push")).toList()) {
+                desk.workshop().edit("forget a push", w -> w.with(w.machine("avocet").orElseThrow().withoutSheet(sheet.id())));
+            }
+            return null;
+        });
+        goTo("avocet-braces", Station.SHAPE);
+        waitFor(() -> desk.settledProperty().get() && find("settle-sway.0") != null, "it is asked for a push");
+        press("settle-sway.0");
+        waitFor(() -> desk.page() == Page.READINGS && find("readings") != null, "the machine's readings");
     }
 }

@@ -95,7 +95,8 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
         return slackMm.map(s -> s < 0).orElse(false) || isSharp(run);
     }
 
-    private boolean isSharp(Run run) {
+    /** Whether it is bent more sharply than it may be. */
+    public boolean isSharp(Run run) {
         return bendMm < run.wantedBendMm() - 1e-6;
     }
 

@@ -278,6 +278,7 @@ public final class Desk implements AutoCloseable {
                 onMachine.set(new OnMachine(Fit.LOAD, Map.of()));
             }
             case LOG -> machine().ifPresent(m -> goTo(m, Page.TEMPERATURES));
+            case READINGS -> machine().ifPresent(m -> goTo(m, Page.READINGS));
             case AGAIN -> {
                 looked = null;
                 changed();
