@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.function.IntUnaryOperator;
 import javafx.scene.control.Label;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
@@ -28,7 +27,9 @@ import tinperch.machine.space.Surroundings;
 import tinperch.material.Material;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
+import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
+import tinperch.solid.view.FeatureEdges;
 import tinperch.solid.view.Scene;
 import tinperch.upgrade.Case;
 
@@ -54,6 +55,7 @@ public final class PartInPlace extends BorderPane implements View {
     private HeatPictureFact.Picture heat;
     private LoadPictureFact.Picture load;
     private Look look = Look.MACHINE;
+    private boolean turned;
     private BiConsumer<String, Vec3> pointed = (f, at) -> { };
     private Consumer<Optional<LoadPictureFact.Picture>> loaded = p -> { };
     private BiConsumer<HeatPictureFact.Face, Vec3> touched = (f, at) -> { };
@@ -67,7 +69,7 @@ public final class PartInPlace extends BorderPane implements View {
         // A low window makes the views small; they never reach over what stands above.
         views.setMinSize(0, 90);
         Ui.id(this, "in-place-view");
-        strips = new TravelStrips(desk.theme(), null, this::move);
+        strips = new TravelStrips(desk.theme(), null, () -> show(true));
         watch = new GapWatch(tightest, strips, "Nothing here moves against it.");
         poses = new PoseBar(null, strips::pose, strips::put);
         below = new VBox(6, new StillLabel(tightest, 1), strips, poses);
@@ -115,48 +117,49 @@ public final class PartInPlace extends BorderPane implements View {
     public void look(Look how, Consumer<Optional<HeatPictureFact.Picture>> warmed, BiConsumer<HeatPictureFact.Face, Vec3> touched) {
         this.warmed = warmed;
         this.touched = touched;
+        turned = how == Look.HEAT && look != Look.HEAT;
         look = how;
-        boolean on = how == Look.HEAT;
-        boolean large = how != Look.MACHINE;
-        boolean turned = on && heat == null;
-        if (large != (getCenter() == table)) {
-            arrange(large);
+        if (how == Look.MACHINE == (getCenter() == table)) {
+            arrange(how != Look.MACHINE);
         }
+        if (asked != null) {
+            colour(asked);
+            show(false);
+        }
+    }
+
+    /** Asks for the colours of what it is looked at for; until they are there it is drawn plain. */
+    private void colour(Case now) {
         heat = null;
-        Case now = asked;
-        if (how == Look.CLOSE && now != null) {
+        load = null;
+        if (look == Look.CLOSE) {
             desk.engine().find(now, LoadPictureFact.PICTURE, p -> {
                 if (now.equals(asked) && look == Look.CLOSE) {
                     load = p.orElse(null);
                     loaded.accept(p);
-                    move();
+                    show(false);
                 }
             });
-        } else {
-            load = null;
-        }
-        if (on && now != null) {
+        } else if (look == Look.HEAT) {
             desk.engine().find(now, HeatPictureFact.PICTURE, p -> {
                 if (now.equals(asked) && look == Look.HEAT) {
                     heat = p.orElse(null);
                     if (turned) {
+                        turned = false;
                         p.flatMap(HeatPictureFact.Picture::hottest).ifPresent(q -> table.lookAt(q.normal()));
                     }
-                    this.warmed.accept(p);
-                    move();
+                    warmed.accept(p);
+                    show(false);
                 }
             });
-        } else if (part != null) {
-            move();
         }
     }
 
     private void picked(Picked face) {
-        Vec3 at = face.at().minus(space.shift(group, space.home()));
         if (heat != null && face.face() >= 0 && face.face() < heat.faces().size()) {
-            touched.accept(heat.faces().get(face.face()), at);
+            touched.accept(heat.faces().get(face.face()), face.at());
         } else if (look == Look.CLOSE && face.face() >= 0) {
-            pointed.accept(face.feature(), at);
+            pointed.accept(face.feature(), face.at());
         }
     }
 
@@ -179,6 +182,7 @@ public final class PartInPlace extends BorderPane implements View {
             return;
         }
         asked = now.get();
+        colour(asked);
         desk.engine().find(asked, PlacedFact.PLACED, placed -> {
             if (now.get().equals(asked)) {
                 placed.ifPresent(p -> take(now.get(), p));
@@ -188,8 +192,6 @@ public final class PartInPlace extends BorderPane implements View {
 
     private void take(Case c, PlacedFact.Placed placed) {
         part = placed.part();
-        // It was of the shape before.
-        load = null;
         group = placed.group();
         Surroundings own = c.machine().surroundings();
         Bounds b = part.bounds();
@@ -202,40 +204,39 @@ public final class PartInPlace extends BorderPane implements View {
         strips.take(space, gaps);
         poses.take(space);
         watch.take(gaps);
-        move();
+        show(false);
     }
 
-    private void move() {
+    /** @param moving whether a hand moves the axes: drawn at once, and finely when it rests */
+    private void show(boolean moving) {
         if (part == null) {
             return;
         }
         Map<String, Double> pose = look == Look.MACHINE ? strips.pose() : space.home();
         Vec3 shift = space.shift(group, pose);
         Bounds b = part.bounds();
-        double around = look == Look.MACHINE ? AROUND_MM : CLOSE_MM;
-        Vec3 room = new Vec3(around, around, around);
-        Bounds near = new Bounds(b.min().plus(shift).minus(room), b.max().plus(shift).plus(room));
-        views.show(space, shapes, Map.of(), pose, PART, near);
+        double room = look == Look.MACHINE ? AROUND_MM : CLOSE_MM;
+        Bounds around = new Bounds(b.min().minus(new Vec3(room, room, room)), b.max().plus(new Vec3(room, room, room)));
+        Bounds near = new Bounds(around.min().plus(shift), around.max().plus(shift));
+        // The turntable stands in the part's own frame: whatever moves, the part's mesh stays as it is.
         List<Mesh> ghosts = new ArrayList<>();
         for (Neighbour n : space.neighbours()) {
             Shape s = shapes.get(n.id());
-            Vec3 by = space.shift(n.group(), pose);
+            Vec3 by = space.shift(n.group(), pose).minus(shift);
             if (s != part && s != null && (look == Look.MACHINE ? n.isMatter() : look == Look.HEAT && n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
-                ghosts.add(Mesh.gathered(List.of(s.drawn()), List.of(by), List.of(n.id())));
+                ghosts.add(by.length() == 0 ? s.drawn() : s.drawn().placed(Placement.at(by.x(), by.y(), by.z())));
             }
         }
-        if (heat != null) {
-            IntUnaryOperator tint = HeatColours.of(heat, limitC(), desk.theme().palette());
-            table.tint(tint);
-            table.showMoving(Mesh.gathered(List.of(heat.mesh()), List.of(shift), (i, feature) -> feature), List.of(), ghosts, near);
-        } else if (load != null) {
-            table.tint(HeatColours.of(load, desk.theme().palette()));
-            table.showMoving(Mesh.gathered(List.of(load.mesh()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);
+        table.tint(heat != null ? HeatColours.of(heat, limitC(), desk.theme().palette()) : load != null ? HeatColours.of(load, desk.theme().palette()) : Scene.PLAIN);
+        Mesh drawn = heat != null ? heat.mesh() : load != null ? load.mesh() : part.drawn();
+        List<FeatureEdges.Edge> edges = heat != null ? List.of() : part.edges();
+        if (moving) {
+            table.showMoving(drawn, edges, ghosts, around);
         } else {
-            table.tint(Scene.PLAIN);
-            table.showMoving(Mesh.gathered(List.of(part.drawn()), List.of(shift), (i, feature) -> feature), part.edges(), ghosts, near);
+            table.showSoon(drawn, edges, ghosts, around);
         }
         if (look == Look.MACHINE) {
+            views.show(space, shapes, Map.of(), pose, PART, near);
             strips.show();
             watch.moved(pose);
         }

@@ -73,7 +73,7 @@ public final class Turntable extends Region {
         getChildren().addAll(view, tools);
         atRest.setOnFinished(e -> {
             rough = false;
-            draw();
+            drawSoon();
         });
         setFocusTraversable(true);
         setAccessibleText("The part on a turntable");
@@ -135,6 +135,14 @@ public final class Turntable extends Region {
     public void show(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
         prepare(next, nextEdges, seenThrough, around);
         draw();
+    }
+
+    /** The same, painted in the background: what was shown stays until then. */
+    public void showSoon(Mesh next, List<FeatureEdges.Edge> nextEdges, List<Mesh> seenThrough, Bounds around) {
+        atRest.stop();
+        rough = false;
+        prepare(next, nextEdges, seenThrough, around);
+        drawSoon();
     }
 
     /**

@@ -3,14 +3,10 @@ package tinperch.desktop.station;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
-import java.util.stream.Collectors;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -50,7 +46,9 @@ final class DryFitStation extends BorderPane implements View {
     private final Label estimate = Ui.id(Ui.text(""), "fit-estimate");
     private final SpotPicker spot;
     private final VBox warmth;
-    private final VBox ways;
+    private final VBox clearances;
+    private final List<WayRow> ways = new ArrayList<>();
+    private final Label nowhere = Ui.text("Nothing comes nearer than " + Quantity.mm(MotionFact.NEED_MM) + ", wherever the axes stand.", "faint");
     private Case asked;
     // Held here and weakly by the desk, which outlives every station.
     private final ChangeListener<Desk.OnMachine> onShown = (o, was, is) -> showFinding();
@@ -83,10 +81,10 @@ final class DryFitStation extends BorderPane implements View {
             }
         });
         spot = new SpotPicker(desk);
-        ways = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near, Ui.text("Drag along a strip to move an axis; its bars show the smallest gap between shapes there, hatched where something is run into. Screws, nuts and what it holds count.", "faint"));
+        clearances = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near, Ui.text("Drag along a strip to move an axis; its bars show the smallest gap between shapes there, hatched where something is run into. Screws, nuts and what it holds count.", "faint"));
         warmth = new VBox(8, Ui.label("How warm it gets", "section"), estimate, legend, touched, spot, Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right",
                 () -> desk.settle(new tinperch.check.Settle(tinperch.check.Settle.By.LOG, "", ""))));
-        VBox side = new VBox(14, new HBox(6, clearance, heat, load), ways, warmth, loads);
+        VBox side = new VBox(14, new HBox(6, clearance, heat, load), clearances, warmth, loads);
         side.getStyleClass().add("panel");
         Scroller scroll = new Scroller(side);
         scroll.setPrefWidth(318);
@@ -96,11 +94,12 @@ final class DryFitStation extends BorderPane implements View {
         BorderPane.setMargin(place, new Insets(0, 0, 0, 12));
         setTop(parts);
         desk.onMachineProperty().addListener(new WeakChangeListener<>(onShown));
+        look();
     }
 
     private void look() {
         Ui.see(warmth, heat.isSelected());
-        Ui.see(ways, clearance.isSelected());
+        Ui.see(clearances, clearance.isSelected());
         touched.setText("Reckoning …");
         Ui.see(loads, load.isSelected());
         place.look(heat.isSelected() ? PartInPlace.Look.HEAT : load.isSelected() ? PartInPlace.Look.CLOSE : PartInPlace.Look.MACHINE, this::warmed, this::touch);
@@ -175,7 +174,7 @@ final class DryFitStation extends BorderPane implements View {
                 }
             });
         }
-        look();
+        touched.setText("Reckoning …");
         showFinding();
     }
 
@@ -185,32 +184,17 @@ final class DryFitStation extends BorderPane implements View {
     }
 
     private void fill(List<MotionFact.Way> found) {
-        List<Node> rows = new ArrayList<>();
-        found.stream().sorted(Comparator.comparingDouble(w -> w.depthMm() > 0 ? -w.depthMm() : w.gapMm())).forEach(w -> rows.add(row(w)));
-        if (rows.isEmpty()) {
-            rows.add(Ui.text("Nothing comes nearer than " + Quantity.mm(MotionFact.NEED_MM) + ", wherever the axes stand.", "faint"));
+        List<MotionFact.Way> tightest = found.stream().sorted(Comparator.comparingDouble(w -> w.depthMm() > 0 ? -w.depthMm() : w.gapMm())).toList();
+        while (ways.size() < tightest.size()) {
+            ways.add(new WayRow(place::put));
         }
-        near.getChildren().setAll(rows);
-    }
-
-    private Node row(MotionFact.Way w) {
-        Label gap = Ui.label(w.depthMm() > 0 ? "into it" : Quantity.mm(Math.round(w.gapMm() * 100) / 100.0), "strong");
-        gap.setMinWidth(64);
-        Label what = Ui.text(w.neighbour().name() + " – " + w.feature() + "\n" + pose(w.pose()), "faint");
-        HBox line = new HBox(8, gap, what);
-        line.setAlignment(Pos.TOP_LEFT);
-        Button b = Ui.id(new Button(null, line), "fit-way-" + w.neighbour().id() + "-" + w.of());
-        b.getStyleClass().add("row-button");
-        b.setMaxWidth(Double.MAX_VALUE);
-        b.setAlignment(Pos.TOP_LEFT);
-        b.setAccessibleText((w.depthMm() > 0 ? "Runs into " : gap.getText() + " to ") + w.neighbour().name() + ", " + pose(w.pose()));
-        b.setOnAction(e -> place.put(w.pose()));
-        Ui.tip(b, "Move the axes there");
-        return b;
-    }
-
-    private static String pose(Map<String, Double> pose) {
-        return new TreeMap<>(pose).entrySet().stream().map(e -> e.getKey() + " " + Quantity.mm(Math.round(e.getValue() * 10) / 10.0)).collect(Collectors.joining(", "));
+        for (int i = 0; i < tightest.size(); i++) {
+            ways.get(i).tell(tightest.get(i));
+        }
+        List<? extends Node> rows = tightest.isEmpty() ? List.of(nowhere) : ways.subList(0, tightest.size());
+        if (!near.getChildren().equals(rows)) {
+            near.getChildren().setAll(rows);
+        }
     }
 
     @Override
