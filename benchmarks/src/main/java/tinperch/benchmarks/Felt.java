@@ -26,7 +26,7 @@ import tinperch.desktop.window.TinPerchApp;
 
 /**
  * The running window with a watch in hand: acts, and prints how long each action holds the interface's thread by itself, how long the pulses
- * after it take (styling, layout and drawing in software), and when everything that can be told has been told. Wants
+ * after it take (styling, layout and drawing in software), when the picture stands still, and when everything that can be told has been told. Wants
  * {@code -Djavafx.pulseLogger=true}; {@code -Dfelt.show=ACTION} prints the toolkit's own log of one action. It asserts nothing.
  */
 final class Felt {
@@ -58,7 +58,7 @@ final class Felt {
         // The toolkit writes of each pulse that did something.
         System.setErr(new PrintStream(log, true, StandardCharsets.UTF_8));
         open(parts);
-        out.printf("%-44s %10s %10s %10s %10s%n", "action (median / worst, first 4 apart)", "itself ms", "others ms", "pulse ms", "settled ms");
+        out.printf("%-44s %10s %10s %10s %10s %10s%n", "action (median / worst, first 4 apart)", "itself ms", "others ms", "pulse ms", "still ms", "told ms");
     }
 
     Desk desk() {
@@ -241,7 +241,9 @@ final class Felt {
                 act.at(n);
                 return (System.nanoTime() - t) / 1e6;
             });
-            double settled = (settle() - from) / 1e6;
+            long told = settle();
+            // A picture stands when the last pulse that drew something is over; remedies that were tried out and stayed what they were draw nothing.
+            double still = Math.max(self, (lastPulse.get() - from) / 1e6);
             double others;
             synchronized (handlers) {
                 others = handlers.stream().mapToDouble(Double::doubleValue).filter(h -> Math.abs(h - self) > 1.5).max().orElse(0);
@@ -249,7 +251,7 @@ final class Felt {
             if (name.equals(System.getProperty("felt.show"))) {
                 out.println(log.toString(StandardCharsets.UTF_8).replaceAll("T13 : Slow.*\n", ""));
             }
-            runs.add(new double[] {self, others, longestPulse(), settled});
+            runs.add(new double[] {self, others, longestPulse(), still, (told - from) / 1e6});
         }
         List<double[]> first = runs.subList(0, Math.min(4, runs.size()));
         if (runs.size() > 4) {
@@ -291,7 +293,7 @@ final class Felt {
 
     private void line(String name, List<double[]> runs) {
         StringBuilder s = new StringBuilder(String.format("%-44s", name));
-        for (int k = 0; k < 4; k++) {
+        for (int k = 0; k < 5; k++) {
             int column = k;
             double[] sorted = runs.stream().mapToDouble(r -> r[column]).sorted().toArray();
             s.append(String.format(" %4.0f /%4.0f", sorted[sorted.length / 2], sorted[sorted.length - 1]));

@@ -137,6 +137,21 @@ public class MainJobTest extends WindowTest {
     }
 
     @Test
+    public void aRemedyPressedWhileItIsTriedAgainIsDoneOnceItHasBeen() throws Exception {
+        goTo(BLOWER, Station.SHAPE);
+        javafx.scene.control.Button remedy = (javafx.scene.control.Button) need("remedy-screw.mount-0");
+        WaitForAsyncUtils.waitForAsyncFx(4000, () -> {
+            desk.edits().set(BLOWER, "p1", ToolCarriagePlate.WIDTH, "93");
+            assertFalse(desk.settledProperty().get());
+            remedy.fire();
+            return null;
+        });
+        waitFor(() -> ToolCarriagePlate.MOUNT.length.of(part(BLOWER).values()) == 20.0, "the press was lost");
+        assertEquals(ToolCarriagePlate.WIDTH.of(part(BLOWER).values()), 93.0);
+        assertEquals(word("screw.mount"), "Fine");
+    }
+
+    @Test
     public void everyActionIsFoundByName() throws Exception {
         goTo(BLOWER, Station.SHAPE);
         robot.push(KeyCode.CONTROL, KeyCode.K);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -37,6 +38,7 @@ final class FindingRow extends GridPane {
     private final List<Button> remedies = new ArrayList<>();
     private final Optional<Button> settle;
     private Finding finding;
+    private String pressed = "";
 
     FindingRow(Desk desk, Finding f) {
         this.desk = desk;
@@ -94,24 +96,40 @@ final class FindingRow extends GridPane {
         Button b = Ui.id(new Button(), "remedy-" + finding.id() + "-" + i);
         b.getStyleClass().add("remedy");
         b.setMaxWidth(REMEDY_WIDTH);
-        b.setOnAction(e -> desk.apply(finding.remedies().get(i)));
-        b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? finding.remedies().get(i) : null));
-        b.focusedProperty().addListener((o, was, is) -> desk.previewRemedy(is ? finding.remedies().get(i) : null));
+        b.setOnAction(e -> press(i));
+        b.hoverProperty().addListener((o, was, is) -> desk.previewRemedy(is ? proven(i).orElse(null) : null));
+        b.focusedProperty().addListener((o, was, is) -> desk.previewRemedy(is ? proven(i).orElse(null) : null));
         return b;
+    }
+
+    /** Empty while remedies are still tried out; what is seen then is what was known before. */
+    private Optional<Remedy> proven(int i) {
+        return i < finding.remedies().size() ? Optional.of(finding.remedies().get(i)) : Optional.empty();
+    }
+
+    private void press(int i) {
+        Optional<Remedy> known = proven(i);
+        // Pressed too early it is done as soon as it has been tried, if it then still is what was read on the button.
+        pressed = known.isPresent() ? "" : remedies.get(i).getText();
+        known.ifPresent(desk::apply);
     }
 
     /**
      * Takes the finding as it is now; false when it needs a row of another kind.
      *
-     * @param proven whether its remedies have been tried out; until then those of before stay, but cannot be pressed
+     * @param proven whether its remedies have been tried out; until then those of before stay as they are
      */
     boolean take(Finding next, boolean proven) {
         boolean waiting = !proven && next.remedies().isEmpty();
         boolean alike = next.severity() == finding.severity() && next.accepted().equals(finding.accepted()) && next.margin().isPresent() == bar.isPresent()
                 && (waiting || next.remedies().size() == remedies.size()) && next.settle().isPresent() == settle.isPresent();
-        remedies.forEach(b -> b.setDisable(waiting));
         if (alike && !next.equals(finding)) {
             show(next);
+        }
+        if (alike && proven && !pressed.isEmpty()) {
+            String wanted = pressed;
+            pressed = "";
+            remedies.stream().filter(b -> b.getText().equals(wanted)).findFirst().ifPresent(b -> Platform.runLater(b::fire));
         }
         return alike;
     }

@@ -2,6 +2,10 @@ package tinperch.workshop.engine;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ForkJoinWorkerThread;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Supplier;
 import tinperch.fact.Fact;
 import tinperch.fact.Facts;
@@ -15,12 +19,55 @@ import tinperch.workshop.background.Helpers;
 final class FactMemory {
     private static final int MOST_FACTS = 640;
     private static final int MOST_SOLIDS = 24;
+    private static final long ASK_STOP_MS = 5;
     private static final Object NOTHING = new Object();
 
     private final Map<Key, Object> known = oldestFirst(MOST_FACTS);
     private final Map<String, PlaneMemory> solids = oldestFirst(MOST_SOLIDS);
 
-    private record Key(Fact<?> fact, Object inputs) {}
+    private final Map<Key, Making> making = new ConcurrentHashMap<>();
+
+    /** Inputs are deep: their sum is made once, and by whoever asks, not while others wait. */
+    private static final class Key {
+        private final Fact<?> fact;
+        private final Object inputs;
+        private final int hash;
+
+        Key(Fact<?> fact, Object inputs) {
+            this.fact = fact;
+            this.inputs = inputs;
+            hash = 31 * fact.hashCode() + inputs.hashCode();
+        }
+
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Key k && hash == k.hash && fact.equals(k.fact) && inputs.equals(k.inputs);
+        }
+
+        @Override
+        public int hashCode() {
+            return hash;
+        }
+    }
+
+    /** A fact somebody is finding out. */
+    private record Making(Thread by, CountDownLatch over) {
+        /** Waits until it is known, or will not be. */
+        void await(Stop stop) {
+            // A helper of many never waits: what it waits for might wait for it.
+            if (by == Thread.currentThread() || Thread.currentThread() instanceof ForkJoinWorkerThread) {
+                return;
+            }
+            try {
+                while (!over.await(ASK_STOP_MS, TimeUnit.MILLISECONDS)) {
+                    stop.check();
+                }
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new Stop.Stopped();
+            }
+        }
+    }
 
     private static <K, V> Map<K, V> oldestFirst(int most) {
         return new LinkedHashMap<>(64, 0.75f, true) {
@@ -72,12 +119,33 @@ final class FactMemory {
             Key key = new Key(fact, fact.inputs(of, this));
             Object value = recall(key);
             if (value == null) {
-                stop.check();
-                T made = fact.compute(of, this);
-                value = made == null ? NOTHING : made;
-                keep(key, value);
+                Making mine = new Making(Thread.currentThread(), new CountDownLatch(1));
+                Making others = making.putIfAbsent(key, mine);
+                if (others != null) {
+                    others.await(stop);
+                    value = recall(key);
+                }
+                try {
+                    value = value != null ? value : made(fact, key);
+                } finally {
+                    making.remove(key, mine);
+                    mine.over.countDown();
+                }
             }
             return value == NOTHING ? null : (T) value;
+        }
+
+        private <T> Object made(Fact<T> fact, Key key) {
+            // Another may have come to its end between the question and now.
+            Object known = recall(key);
+            if (known != null) {
+                return known;
+            }
+            stop.check();
+            T made = fact.compute(of, this);
+            Object value = made == null ? NOTHING : made;
+            keep(key, value);
+            return value;
         }
 
         @Override

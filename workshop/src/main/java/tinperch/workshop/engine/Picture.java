@@ -10,7 +10,7 @@ import tinperch.workshop.background.Latest;
  * is drawn once; the drawing waits a moment for that, and judgements come in batches. Safe on any thread.
  */
 final class Picture {
-    private static final long BETWEEN_NEWS_NS = 60_000_000;
+    private static final long BETWEEN_NEWS_NS = 150_000_000;
     /** So long the drawing waits for the judgement. */
     private static final long DRAWING_WAITS_MS = 25;
 
