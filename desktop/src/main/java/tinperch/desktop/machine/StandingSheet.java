@@ -82,6 +82,7 @@ public final class StandingSheet extends Scroller implements View {
     @Override
     public void refresh() {
         if (shownState == desk.state()) {
+            doing.getChildren().stream().filter(View.class::isInstance).forEach(n -> ((View) n).arrived());
             return;
         }
         shownState = desk.state();

@@ -1,5 +1,6 @@
 package tinperch.desktop.machine;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -30,6 +31,7 @@ final class UpgradesPanel extends Column implements View {
     private final String machineId;
     private final VBox rows = new Column(8);
     private List<Shown> shown = List.of();
+    private final List<Runnable> unjudged = new ArrayList<>();
 
     /** A row with all it was made of. */
     private record Shown(Upgrade upgrade, List<Revision> kept, List<Case> cases, Node row) {}
@@ -48,10 +50,27 @@ final class UpgradesPanel extends Column implements View {
 
     @Override
     public void refresh() {
-        List<Shown> next = desk.state().upgradesOf(machineId).stream().map(this::shown).toList();
-        if (next.equals(shown) && !rows.getChildren().isEmpty()) {
-            return;
+        List<Shown> next = next();
+        if (!next.equals(shown) || rows.getChildren().isEmpty()) {
+            show(next);
         }
+        arrived();
+    }
+
+    /** Upgrades are judged once somebody looks: of most machines nobody asks. */
+    @Override
+    public void arrived() {
+        if (Ui.isSeen(this)) {
+            List.copyOf(unjudged).forEach(Runnable::run);
+            unjudged.clear();
+        }
+    }
+
+    private List<Shown> next() {
+        return desk.state().upgradesOf(machineId).stream().map(this::shown).toList();
+    }
+
+    private void show(List<Shown> next) {
         shown = next;
         rows.getChildren().setAll(shown.stream().map(Shown::row).toList());
         if (rows.getChildren().isEmpty()) {
@@ -74,7 +93,7 @@ final class UpgradesPanel extends Column implements View {
                 + Quantity.show(kept.stream().mapToDouble(r -> r.life().hours()).sum(), Unit.HOURS) + " together", "faint");
         HBox margin = new HBox(8);
         margin.getChildren().add(Ui.label(u.parts().isEmpty() ? "No part yet" : "Being judged …", "faint"));
-        cases.forEach(c -> desk.engine().later(c, a -> tell(margin, a)));
+        cases.forEach(c -> unjudged.add(() -> desk.engine().later(c, a -> tell(margin, a))));
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
         VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
         HBox.setHgrow(text, Priority.ALWAYS);

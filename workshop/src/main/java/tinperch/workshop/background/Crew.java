@@ -1,5 +1,7 @@
 package tinperch.workshop.background;
 
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.function.Consumer;
@@ -8,6 +10,8 @@ import java.util.function.Supplier;
 /** Work of which everything counts, done one after the other on a thread of its own; unlike {@link Latest} nothing is skipped. */
 public final class Crew {
     private final ExecutorService thread;
+    private final Queue<Runnable> soon = new ConcurrentLinkedQueue<>();
+    private final Queue<Runnable> idle = new ConcurrentLinkedQueue<>();
     private final Executor deliverOn;
 
     /**
@@ -19,10 +23,26 @@ public final class Crew {
         thread = Threads.one(name);
     }
 
+    /** Work somebody waits for. */
     public <T> void give(Supplier<T> work, Consumer<T> done) {
-        thread.execute(() -> {
+        put(soon, work, done);
+    }
+
+    /** Work that is done when nobody waits for any other. */
+    public <T> void giveWhenIdle(Supplier<T> work, Consumer<T> done) {
+        put(idle, work, done);
+    }
+
+    private <T> void put(Queue<Runnable> queue, Supplier<T> work, Consumer<T> done) {
+        queue.add(() -> {
             T result = work.get();
             deliverOn.execute(() -> done.accept(result));
         });
+        thread.execute(this::next);
+    }
+
+    private void next() {
+        Runnable first = soon.poll();
+        (first != null ? first : idle.remove()).run();
     }
 }

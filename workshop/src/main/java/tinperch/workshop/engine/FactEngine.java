@@ -173,9 +173,9 @@ public final class FactEngine implements AutoCloseable {
         });
     }
 
-    /** Judges a case when there is time. */
+    /** Judges a case when there is time and nobody waits for anything else. */
     public void later(Case c, Consumer<Assessment> done) {
-        behind.give(() -> Judge.judge(c, memory.tried(c, Stop.NEVER)), done);
+        behind.giveWhenIdle(() -> Judge.judge(c, memory.tried(c, Stop.NEVER)), done);
     }
 
     /** Chooses what a new part begins with, when there is time. */
@@ -190,7 +190,7 @@ public final class FactEngine implements AutoCloseable {
     public void warmUp(Case c) {
         long number = asked.get();
         Stop stop = () -> asked.get() != number;
-        behind.give(() -> {
+        behind.giveWhenIdle(() -> {
             try {
                 for (int i = 1; i <= WARM_UPS; i++) {
                     Case edited = c.with(nudged(c, i));
