@@ -239,7 +239,10 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
             double dy = y1 - y0;
             double l2 = dx * dx + dy * dy;
             double t = l2 == 0 ? 0 : Math.max(0, Math.min(1, -(x0 * dx + y0 * dy) / l2));
-            return Math.hypot(x0 + t * dx, y0 + t * dy);
+            double x = x0 + t * dx;
+            double y = y0 + t * dy;
+            // Millions of these: hypot takes ten times as long.
+            return Math.sqrt(x * x + y * y);
         }
     }
 }

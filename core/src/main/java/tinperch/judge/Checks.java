@@ -37,7 +37,9 @@ import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.SwayCheck;
 import tinperch.check.ThinCheck;
+import tinperch.check.OutputCheck;
 import tinperch.check.VoltageCheck;
+import tinperch.check.WireCheck;
 import tinperch.check.WallCheck;
 
 /** All checks, quick ones first; a new one is added here. */
@@ -79,7 +81,9 @@ public final class Checks {
             new LineUpCheck(),
             new SiteHolesCheck(),
             new CableCheck(),
-            new VoltageCheck());
+            new VoltageCheck(),
+            new OutputCheck(),
+            new WireCheck());
 
     private Checks() {}
 }

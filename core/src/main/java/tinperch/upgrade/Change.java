@@ -2,6 +2,7 @@ package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.machine.book.Wired;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Surroundings;
@@ -93,6 +94,14 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().with(sheet));
+        }
+    }
+
+    /** Wires a component of the machine otherwise. */
+    record Wire(String componentId, Wired wired) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().withBook(d.machine().book().wired(componentId, wired)));
         }
     }
 

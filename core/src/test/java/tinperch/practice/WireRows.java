@@ -6,6 +6,7 @@ import java.util.Optional;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
 import tinperch.machine.book.Ratings;
+import tinperch.machine.book.Wired;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.Run;
 import tinperch.part.bind.Binding;
@@ -13,6 +14,7 @@ import tinperch.part.family.FanDuct;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
+import tinperch.wiring.Wire;
 
 /** What is wired to what. */
 final class WireRows {
@@ -37,10 +39,36 @@ final class WireRows {
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m, List.of(), List.of(head));
     }
 
+    private static Component wired(String id, ComponentKind kind, String name, Ratings r, Wired w) {
+        return new Component(id, kind, name, "", r, LocalDate.of(2026, 1, 1), Optional.empty(), Optional.empty(), "", "").wired(w);
+    }
+
+    /** A duct round a second fan that was spliced to the output of the first; another output is free. */
+    private static Case spliced(double firstA, String secondOn) {
+        Component one = wired("o1", ComponentKind.OUTPUT, "Fan output 1", new Ratings(24, 0.4, 0, 0, 0), Wired.UNKNOWN);
+        Component two = wired("o2", ComponentKind.OUTPUT, "Fan output 2", new Ratings(24, 1, 0, 0, 0), Wired.UNKNOWN);
+        Component old = wired("f1", ComponentKind.FAN, "Fins fan", new Ratings(24, firstA, 0, 0, 0), new Wired("o1", 0, 0));
+        Component fan = wired("f", ComponentKind.FAN, "Part fan", new Ratings(24, 0.22, 0, 0, 0), new Wired(secondOn, 300, Wire.areaMm2(24))).being("fan-40x10");
+        PartDesign part = PartDesign.of("p1", "fan-duct", "duct", Bench.PLAIN).bound(new FanDuct().roles().get(0).id(), new Binding.OfComponent("f"));
+        return Bench.caseOf(part, m -> m.withBook(m.book().fit(one).fit(two).fit(old).fit(fan)));
+    }
+
+    /** A heater of 40 W at 12 V on 1.2 m of a gauge. */
+    private static Case heater(int awg) {
+        Component output = wired("o1", ComponentKind.OUTPUT, "Heater output", new Ratings(12, 10, 0, 0, 0), Wired.UNKNOWN);
+        Component heater = wired("h", ComponentKind.HEATER, "Heater", new Ratings(12, 0, 40, 0, 0), new Wired("o1", 1200, Wire.areaMm2(awg)));
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(output).fit(heater)), List.of(), List.of());
+    }
+
     static List<Row> rows() {
         return List.of(
                 Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6),
                 Row.of("P24b", "and is bent too sharply where it is held", () -> kinked(4), () -> kinked(60), "cable.head.bend", "is bent to a radius of"),
+                Row.of("P50", "a second fan spliced to an output", () -> spliced(0.25, "o1"), () -> spliced(0.25, "o2"), "output.o1", "Fan output 1 gives 0.4 A, 0.47 A hang on it").measures(0.47, 1e-9).cures(),
+                Row.of("P50b", "two fans that one output bears, but neither is switched alone", () -> spliced(0.1, "o1"), () -> spliced(0.1, "o2"), "output.o1", "switched together").measures(0.32, 1e-9).cures(),
+                // 40 W / 12 V = 3.333 A; 2 × 1.2 m of AWG 26 are 0.3214 Ω (ASTM B258): 1.071 V.
+                Row.of("P53", "a heater of 40 W at 12 V on 1.2 m of AWG 26", () -> heater(26), () -> heater(20), "wire.h", "carries 2.2 A and gets 3.3 A.*1.07 of 12 V .8.9 %. stay in 1.20 m of AWG 26").measures(40 / 12.0, 1e-9).cures(),
+                Row.of("P53b", "and on a wire that bears it but is long", () -> heater(22), () -> heater(20), "wire.h", "3.5 % of its voltage never reaches Heater").measures(3.533, 0.01).cures(),
                 Row.of("P47", "a fan for 12 V moved to a machine of 24 V", () -> duct(12), () -> duct(24), "voltage.", "made for 12 V.*4.0 times its power").measures(24, 1e-9));
     }
 }

@@ -10,6 +10,8 @@ import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import org.testfx.util.WaitForAsyncUtils;
+import tinperch.desktop.desk.Desk;
+import tinperch.desktop.desk.Station;
 import org.testng.annotations.Test;
 import tinperch.machine.Machine;
 import tinperch.machine.book.Book;
@@ -129,6 +131,52 @@ public class BookTest extends WindowTest {
         press("fit-ok");
         assertTrue(text("fit-complaint").contains("is not a number"), text("fit-complaint"));
         assertFalse(desk.workshop().undoLabel().isPresent());
+    }
+
+    @Test
+    public void whatAFanHangsOnIsSaidInTheBookAndJudgedAtThePart() throws Exception {
+        // The duct is made round a fan of the book, of which nobody has said what feeds it.
+        onFx(() -> {
+            desk.workshop().edit("a fan in the book", s -> {
+                Machine m = s.machine("turnstone").orElseThrow();
+                Book b = m.book().fit(new Component("out", ComponentKind.OUTPUT, "Fan output", "", new Ratings(24, 0.3, 0, 0, 0), LocalDate.of(2026, 1, 2), Optional.empty(), Optional.empty(), "", ""))
+                        .fit(new Component("part-fan", ComponentKind.FAN, "Part fan", "", new Ratings(24, 0.4, 0, 0, 0), LocalDate.of(2026, 1, 2), Optional.empty(), Optional.empty(), "", "").being("fan-40x10"));
+                return s.with(m.withBook(b));
+            });
+            return desk.edits().make("turnstone-duct", part("turnstone-duct").bound("fan", new tinperch.part.bind.Binding.OfComponent("part-fan")), "round the fan of the book");
+        });
+        goTo("turnstone-duct", Station.SHAPE);
+        waitForPicture();
+        assertEquals(word("output.of.part-fan"), "Can't tell");
+        press("settle-output.of.part-fan");
+        waitFor(() -> desk.place() instanceof Desk.Place.AtMachine, "it does not lead to the book");
+        onFx(() -> {
+            javafx.scene.control.MenuButton wired = (javafx.scene.control.MenuButton) need("wired-part-fan");
+            wired.getItems().stream().filter(i -> "on Fan output (24 V · 0.3 A)".equals(i.getText())).findFirst().orElseThrow().fire();
+            return null;
+        });
+        assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().from(), "out");
+        onFx(() -> {
+            wire("0.4 m of rope");
+            assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().areaMm2(), 0.0);
+            wire("0.4 m of AWG 26");
+            return null;
+        });
+        assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().lengthMm(), 400.0);
+        goTo("turnstone-duct", Station.SHAPE);
+        waitForPicture();
+        assertEquals(word("output.out"), "Stop");
+        assertEquals(word("wire.part-fan"), "Fine");
+        close();
+        open();
+        assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().from(), "out", "it is in the file");
+    }
+
+    private void wire(String words) {
+        javafx.scene.control.MenuButton wired = (javafx.scene.control.MenuButton) need("wired-part-fan");
+        javafx.scene.control.TextField field = ((tinperch.desktop.look.CommitField) ((javafx.scene.control.CustomMenuItem) wired.getItems().get(wired.getItems().size() - 1)).getContent()).field();
+        field.setText(words);
+        field.fireEvent(new javafx.event.ActionEvent());
     }
 
     /** A machine that was taken apart has much to be redone: the first are shown, the rest on demand. */

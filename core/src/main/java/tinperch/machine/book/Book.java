@@ -259,6 +259,22 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         return changed(id, c -> c.feeding(what));
     }
 
+    /** Says where a component's current comes from; a slip that leads back to itself is refused. */
+    public Book wired(String id, Wired to) {
+        java.util.Set<String> seen = new java.util.HashSet<>(java.util.Set.of(id));
+        for (Optional<Component> up = component(to.from()); up.isPresent(); up = component(up.get().wired().from())) {
+            if (!seen.add(up.get().id())) {
+                throw new BookProblem("Its current would come from itself, by way of " + up.get().name() + ". Nothing was changed.");
+            }
+        }
+        return changed(id, c -> c.wired(to));
+    }
+
+    /** All that is on the machine today and hangs on a component. */
+    public List<Component> hangingOn(String id) {
+        return components.stream().filter(c -> c.off().isEmpty() && c.wired().from().equals(id)).toList();
+    }
+
     /**
      * Says which usual thing a component is.
      *

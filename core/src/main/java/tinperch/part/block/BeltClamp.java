@@ -113,15 +113,34 @@ public final class BeltClamp {
         Belt b = in.get(belt);
         double back = b.thickMm - b.toothMm + in.fits().slotMm();
         for (double x : in.get(wide) > 0 ? middles(in) : new double[0]) {
-            List<Profile> parts = new ArrayList<>(List.of(Profile.rectangle(x, in.get(y) - back / 2, longMm(in) + 2, back)));
-            // Teeth stand in the middle of their pitch, so that the clamp grips whole ones.
-            for (int k = 0; k < in.get(teeth); k++) {
-                double at = x - longMm(in) / 2 + (k + 0.5) * b.pitchMm;
-                parts.add(Profile.rectangle(at, in.get(y) - slotMm(in) / 2, b.pitchMm / 2 + in.fits().slotMm(), slotMm(in)));
-            }
+            Profile comb = comb(x, longMm(in) / 2 + 1, in.get(y), back, slotMm(in), b.pitchMm, Math.min(b.pitchMm, b.pitchMm / 2 + in.fits().slotMm()), (int) Math.round(in.get(teeth)));
             String name = "belt slot " + (all.isEmpty() ? "A" : "B");
-            all.add(Leaf.extrusion(name, Profiles.union(parts).get(0), Placement.HERE, plateMm + BELOW_MM, plateMm + BELOW_MM + in.get(wide) + 1));
+            all.add(Leaf.extrusion(name, comb, Placement.HERE, plateMm + BELOW_MM, plateMm + BELOW_MM + in.get(wide) + 1));
         }
         return all;
+    }
+
+    /** Room for the belt's back and, in the middle of each pitch, for its teeth, so that the clamp grips whole ones. */
+    private static Profile comb(double x, double half, double top, double back, double deep, double pitch, double tooth, int teeth) {
+        List<double[]> ring = new ArrayList<>();
+        ring.add(new double[] {x + half, top});
+        ring.add(new double[] {x - half, top});
+        ring.add(new double[] {x - half, top - back});
+        for (int k = 0; k < teeth; k++) {
+            double at = x + (k + 0.5 - teeth / 2.0) * pitch;
+            double from = at - tooth / 2;
+            double to = at + tooth / 2;
+            // Teeth as wide as their pitch leave nothing between them.
+            if (k == 0 || tooth < pitch) {
+                ring.add(new double[] {from, top - back});
+                ring.add(new double[] {from, top - deep});
+            }
+            if (k == teeth - 1 || tooth < pitch) {
+                ring.add(new double[] {to, top - deep});
+                ring.add(new double[] {to, top - back});
+            }
+        }
+        ring.add(new double[] {x + half, top - back});
+        return Profile.of(ring.stream().flatMapToDouble(java.util.Arrays::stream).toArray());
     }
 }

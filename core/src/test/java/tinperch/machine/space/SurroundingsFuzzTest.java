@@ -98,8 +98,8 @@ public class SurroundingsFuzzTest {
             double nearest = Double.POSITIVE_INFINITY;
             double[] levels = s.neighbours().stream().mapToDouble(n -> s.shift(n.group(), pose).z()).sorted().toArray();
             boolean level = levels[levels.length - 1] - levels[0] < 50;
-            for (Neighbour a : s.neighbours()) {
-                for (Neighbour b : s.neighbours()) {
+            for (Neighbour a : level ? s.neighbours() : List.<Neighbour>of()) {
+                for (Neighbour b : s.neighbours().subList(s.neighbours().indexOf(a) + 1, s.neighbours().size())) {
                     if (!a.group().equals(b.group()) && a.isMatter() && b.isMatter()) {
                         nearest = Math.min(nearest, plan(a, s, pose).distance(plan(b, s, pose)));
                     }

@@ -49,6 +49,7 @@ final class BookComponents extends GridPane {
         return Ui.tip(name, (c.loadout().isEmpty() ? "" : book.loadout(c.loadout()).map(Loadout::name).orElse("") + " · ")
                 + c.replaces().flatMap(book::component).map(o -> "in place of " + o.name() + " · ").orElse("")
                 + UsualThing.byId(c.usual()).map(u -> u.name() + " · ").orElse("")
+                + book.component(c.wired().from()).map(o -> "hangs on " + o.name() + " · ").orElse("")
                 + "since " + c.on().format(BookDay.DAY) + (c.by().isEmpty() ? "" : ", " + c.by())
                 + (c.note().isEmpty() ? "" : ": " + c.note()));
     }
@@ -64,6 +65,9 @@ final class BookComponents extends GridPane {
         }
         if (!c.kind().things().isEmpty()) {
             acts.getChildren().add(0, sizes(c));
+        }
+        if (c.kind().draws()) {
+            acts.getChildren().add(0, new WiredMenu(c, at));
         }
         if (c.kind() == ComponentKind.CONTACT) {
             acts.getChildren().add(0, feeds(c));

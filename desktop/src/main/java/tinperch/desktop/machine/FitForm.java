@@ -16,6 +16,7 @@ import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
 import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
+import tinperch.machine.book.Wired;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.QuantityException;
 import tinperch.quantity.Unit;
@@ -138,7 +139,9 @@ final class FitForm extends Column {
             Optional<Component> old = Optional.ofNullable(replaces.getValue());
             Component c = new Component(BookEdit.freshId(), kind.getValue(), name.getText().strip(),
                     old.map(Component::loadout).orElse(onto.getValue() == null ? "" : onto.getValue().id()), r, size(), at.day(), Optional.empty(), old.map(Component::id),
-                    by.getText().strip(), note.getText().strip()).feeding(kind.getValue() == ComponentKind.CONTACT ? feeds.getValue() : null);
+                    by.getText().strip(), note.getText().strip()).feeding(kind.getValue() == ComponentKind.CONTACT ? feeds.getValue() : null)
+                    // It hangs where the one before it hung, on the same wire.
+                    .wired(old.map(Component::wired).orElse(Wired.UNKNOWN));
             if (!by.getText().isBlank()) {
                 desk.workshop().setPreference("writer", by.getText().strip());
             }

@@ -11,6 +11,8 @@ import tinperch.machine.book.HoursRun;
 import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
 import tinperch.machine.book.SettingChange;
+import tinperch.machine.book.Wired;
+import tinperch.wiring.Wire;
 
 /** More than a year in the books of the club's machines. */
 final class DemoBooks {
@@ -38,6 +40,11 @@ final class DemoBooks {
         b.feeding("contact-bed", ComponentKind.BED);
         b.fit("board-1", ComponentKind.BOARD, "Main board", volts(24, 0, 0), came, "", "came with the machine");
         b.being("board-1", "board-100x80");
+        b.fit("output-fan", ComponentKind.OUTPUT, "Fan output 1", new Ratings(24, 0.5, 0, 0, 0), came, "", "came with the machine");
+        b.fit("output-free", ComponentKind.OUTPUT, "Fan output 2", new Ratings(24, 1, 0, 0, 0), came, "", "came with the machine");
+        b.fit("output-heater", ComponentKind.OUTPUT, "Heater output", new Ratings(24, 8, 0, 0, 0), came, "", "came with the machine");
+        b.wired("fan-1", new Wired("output-fan", 620, Wire.areaMm2(26)));
+        b.wired("heater-1", new Wired("output-heater", 640, Wire.areaMm2(20)));
         b.fit("bed-1", ComponentKind.BED, "Heated bed 235 × 235", new Ratings(24, 0, 270, 110, 0), came, "", "came with the machine");
         b.hours(day(2025, 7, 12), 310, "counter on the display");
         b.hours(day(2025, 11, 1), 655, "counter on the display");
@@ -188,11 +195,15 @@ final class DemoBooks {
 
     private void replace(String id, ComponentKind kind, String name, Ratings r, LocalDate on, String old, String note) {
         book = book.fit(new Component(id, kind, name, book.component(old).orElseThrow().loadout(), r, on, Optional.empty(),
-                Optional.of(old), "Jorun", note));
+                Optional.of(old), "Jorun", note).wired(book.component(old).orElseThrow().wired()));
     }
 
     private void being(String id, String usual) {
         book = book.being(id, usual);
+    }
+
+    private void wired(String id, Wired to) {
+        book = book.wired(id, to);
     }
 
     private void feeding(String id, ComponentKind what) {
