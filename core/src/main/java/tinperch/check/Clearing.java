@@ -1,7 +1,10 @@
 package tinperch.check;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
 import tinperch.solid.Vec3;
@@ -11,6 +14,7 @@ import tinperch.upgrade.Case;
 final class Clearing {
     private static final double FACES_COS = 0.7;
     private static final int MOST = 4;
+    private static final int MOST_TOWARDS = 2;
 
     private Clearing() {}
 
@@ -30,5 +34,17 @@ final class Clearing {
             }
         }
         return all;
+    }
+
+    /**
+     * Remedies that draw back whatever of a piece looks one way: numbers of the faces that do, then of those behind, on which it may stand. Whether they help must be tried.
+     *
+     * @param look the way, in the piece's coordinates
+     * @param byMm how far
+     */
+    static List<Remedy> towards(Piece piece, Vec3 look, double byMm, Case c) {
+        Set<String> pulled = new HashSet<>();
+        return piece.reaches().stream().filter(r -> Math.abs(r.outward().dot(look)) > FACES_COS).sorted(Comparator.comparing(r -> r.outward().dot(look) < 0)).filter(r -> pulled.add(r.lever().param().key())).limit(MOST_TOWARDS)
+                .map(r -> Remedy.pull(r.lever(), c.recipe().values(), -byMm / Math.abs(r.outward().dot(look)))).toList();
     }
 }

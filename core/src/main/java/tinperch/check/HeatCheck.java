@@ -26,6 +26,8 @@ public final class HeatCheck implements Check {
     private static final double MOST_SHARE = 1.5;
     private static final double LEAST_K = 3;
 
+    private static final double MOST_FARTHER_MM = 40;
+
     @Override
     public String about() {
         return "heat";
@@ -83,7 +85,7 @@ public final class HeatCheck implements Check {
                 };
         Finding f = Finding.of(id, severity, what, why).measured(new Margin(t, m.useLimitC(), Unit.CELSIUS, false)).at(w.piece().id(), "").about(Subject.HEAT);
         Finding asked = severity == Severity.LOOK && logged.isEmpty() ? f.settledBy(Settle.By.LOG, "", "log a spot there") : f;
-        return severity == Severity.FINE ? f : asked.with(remedies(c, hot, t + band));
+        return severity == Severity.FINE ? f : asked.with(remedies(c, w, hot, (t + band - roomC) / Math.max(1, m.useLimitC() - roomC), t + band));
     }
 
     private static String said(LoggedHeat l) {
@@ -92,12 +94,23 @@ public final class HeatCheck implements Check {
                 + " was estimated, " + Quantity.fixed(Math.abs(off), 1) + " K " + (off >= 0 ? "more" : "less") + ": the estimate follows it, for this gap only. ";
     }
 
-    private static List<Remedy> remedies(Case c, Neighbour hot, double warmC) {
+    /** @param over how many times too much it warms, {@code warmC} how warm it may get */
+    private static List<Remedy> remedies(Case c, Warm w, Neighbour hot, double over, double warmC) {
         List<Remedy> all = new ArrayList<>();
         if (hot != null && !hot.sock() && hot.tempC() > LoggedHeat.HOTTEST_BED_C) {
             all.add(Remedy.of("put a sock on " + hot.name(), new Change.PutNeighbour(hot.socked(true))));
         }
+        all.addAll(farther(c, w, over));
         all.addAll(OtherMaterials.of(c, o -> o.useLimitC() >= warmC, Comparator.comparingDouble(Material::useLimitC), 1));
         return all;
+    }
+
+    /** What draws back the faces that look at the heat: warmth falls about as the gap grows. */
+    private static List<Remedy> farther(Case c, Warm w, double over) {
+        HeatMap.Patch top = w.map().hottest();
+        if (!Double.isFinite(top.gapMm())) {
+            return List.of();
+        }
+        return Clearing.towards(w.piece(), w.place().inverse().turned(top.normal()), Math.min(MOST_FARTHER_MM, top.gapMm() * (over - 1) + 0.5), c);
     }
 }

@@ -26,6 +26,9 @@ import tinperch.trial.Channel;
 import tinperch.trial.Kept;
 import tinperch.trial.Run;
 import tinperch.trial.SpotAt;
+import tinperch.judge.Assessment;
+import tinperch.judge.Prover;
+import tinperch.solid.kernel.Hands;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
@@ -79,6 +82,18 @@ public class HeatCheckTest {
         Finding then = heat(after);
         assertTrue(then.margin().orElseThrow().value() < f.margin().orElseThrow().value() - 10, f.what() + " then " + then.what());
         assertTrue(then.why().contains("under a sock"), then.why());
+    }
+
+    /** What looks at the block is drawn back by its own number, as far as the limit wants. */
+    @Test
+    public void aFaceThatLooksAtTheBlockIsDrawnBack() {
+        Case c = on("PETG", m -> m, block(7, 240));
+        Finding f = heat(c);
+        Remedy lower = f.remedies().stream().filter(r -> r.label().startsWith("height")).findFirst().orElseThrow(() -> new AssertionError(f.remedies().toString()));
+        Prover.Tried tried = Prover.all(c, new Assessment(List.of(f.with(List.of(lower))), List.of()), FactsOnce::new, Hands.ONE).get(f.with(List.of(lower))).get(0);
+        Finding then = tried.after().findings().stream().filter(x -> x.id().equals(f.id())).findFirst().orElseThrow();
+        assertEquals(then.severity(), Severity.FINE, tried.remedy().label() + ": " + then.what());
+        assertEquals(tried.remedy().leaves(), "then: M3×16 is 3.5 mm too long", "a lower foot leaves its screw too long, and says so");
     }
 
     @Test
