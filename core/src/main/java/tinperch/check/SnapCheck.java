@@ -2,6 +2,7 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.material.Material;
@@ -13,9 +14,16 @@ import tinperch.upgrade.Case;
 
 /**
  * Does a snap live through being put together a few times? Strain at the root of an arm is 1.5·t·y/L² (rectangular section), in a ring
- * interference / diameter (the classical design-guide formulas); what plastics stand when used repeatedly: values from memory.
+ * interference / diameter (the classical design-guide formulas); what plastics stand when used repeatedly: values from memory. An arm is pushed on with P·(μ + tan α)/(1 − μ·tan α), where P = w·t²·E·ε/(6·L) bends
+ * it (the same guides).
  */
 public final class SnapCheck implements Check {
+    /** Of plastic on plastic (value from memory: 0.2 to 0.5). */
+    private static final double FRICTION = 0.3;
+    /** What a thumb pushes without being hurt, N (value from memory). */
+    private static final double THUMB_N = 60;
+    private static final double MPA_PER_GPA = 1000;
+
     @Override
     public String about() {
         return "snaps";
@@ -58,10 +66,24 @@ public final class SnapCheck implements Check {
         }
         String why = "Strain when it is put together " + Quantity.show(m.value(), Unit.PERCENT) + "; " + material + " stands about " + Quantity.show(limit, Unit.PERCENT)
                 + " again and again (value from memory).";
+        Optional<Double> push = j instanceof Joint.CantileverSnap s && s.widthMm() > 0 ? Optional.of(pushN(s, Material.named(material).modulusGPa() * MPA_PER_GPA)) : Optional.empty();
+        why += push.map(n -> " Each takes about " + Quantity.show((double) Math.round(n), Unit.NEWTON) + " to push on.").orElse("");
+        if (m.spare() >= 0 && push.filter(n -> n > THUMB_N).isPresent()) {
+            return Finding.of(id, Severity.LOOK, "The snap of the " + j.label() + " is hard to push on", why + " A thumb gives " + Quantity.show(THUMB_N, Unit.NEWTON) + "; what is forced breaks beside the snap.")
+                    .measured(new Margin(push.get(), THUMB_N, Unit.NEWTON, false)).with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), mm * (THUMB_N / push.get() - 1))).toList());
+        }
         if (m.spare() >= 0) {
             return Finding.of(id, Severity.FINE, "The snap of the " + j.label() + " does not break", why).measured(m);
         }
         return Finding.of(id, m.value() > 2 * limit ? Severity.STOP : Severity.LOOK, "The snap of the " + j.label() + " breaks after a few times", why).measured(m)
                 .with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), m.spare() / perMm)).toList());
+    }
+
+    /** What pushes an arm on, N. */
+    static double pushN(Joint.CantileverSnap s, double modulusMPa) {
+        double strain = 1.5 * s.thicknessMm() * s.undercutMm() / (s.lengthMm() * s.lengthMm());
+        double bends = s.widthMm() * s.thicknessMm() * s.thicknessMm() * modulusMPa * strain / (6 * s.lengthMm());
+        double lean = Math.tan(Math.toRadians(s.leadDeg()));
+        return bends * (FRICTION + lean) / (1 - FRICTION * lean);
     }
 }

@@ -156,7 +156,7 @@ public final class Prover {
         Optional<Finding> fresh = after.findings().stream().filter(x -> x.severity() == Severity.STOP && !known.contains(x.id()) && !x.id().equals(f.id())).findFirst();
         if (!cleared) {
             Finding x = there.orElseThrow();
-            return x.severity() == f.severity() ? "still " + x.margin().map(Margin::sayMissing).orElse(x.what()) : "then: " + x.what();
+            return x.severity() == f.severity() ? "still " + x.margin().filter(m -> m.spare() < 0).map(Margin::sayMissing).orElse(x.severity().label() + ": " + x.what()) : "then: " + x.what();
         }
         return fresh.map(x -> "then: " + x.what()).orElse("");
     }

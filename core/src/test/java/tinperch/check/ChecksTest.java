@@ -193,7 +193,10 @@ public class ChecksTest {
         Finding thick = find(PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.BEAD, 1.2).with(HoseAdapter.RING_HEIGHT, 10.0)), "snap.0");
         assertTrue(thick.severity() != Severity.FINE, thick.what());
         // Cantilever: 1.5·t·y/L²: 1.5 · 1.6 · 0.8 / 13.2² = 1.10 %.
+        // A cantilever bent by F·L³/(3·E·I) at its end (handbook), E = 1800 MPa, 10 × 1.6 × 13.2, 0.8 bent: 3·1800·(10·1.6³/12)·0.8/13.2³ = 6.41 N; pushed up a flank of 45° at μ = 0.3: × 1.3/0.7.
+        assertEquals(SnapCheck.pushN(new tinperch.part.form.Joint.CantileverSnap("arm", 1.6, 13.2, 0.8, 10, 45, List.of()), 1800), 3 * 1800 * (10 * Math.pow(1.6, 3) / 12) * 0.8 / Math.pow(13.2, 3) * 1.3 / 0.7, 1e-9);
         Finding arm = find(PartExamples.usual("board-mount", Values.START), "snap.0");
+        assertTrue(arm.why().contains("to push on"), arm.why());
         assertEquals(arm.margin().orElseThrow().value(), 100 * 1.5 * 1.6 * 0.8 / (13.2 * 13.2), 1e-9);
         // The same arms in PLA, which stands 1 % (value from memory).
         Case c = PartExamples.usual("board-mount", Values.START);

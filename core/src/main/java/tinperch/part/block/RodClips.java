@@ -120,6 +120,6 @@ public final class RodClips {
     static Joint jaw(String label, double wallMm, double boreMm, double thingMm, double gripMm, Lever softer) {
         double r = boreMm / 2 + wallMm / 2;
         double arc = r * (Math.PI - Math.asin(Math.min(1, (thingMm - gripMm) / 2 / r)));
-        return new Joint.CantileverSnap(label, wallMm, arc, gripMm / 2, List.of(softer));
+        return new Joint.CantileverSnap(label, wallMm, arc, gripMm / 2, 0, 45, List.of(softer));
     }
 }

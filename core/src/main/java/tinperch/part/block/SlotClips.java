@@ -72,7 +72,7 @@ public final class SlotClips {
             double outer = Math.max(inner + 1, profile.widthMm() / 2);
             return new Held(profile.name(), Leaf.extrusion("the profile's lip", Profile.rectangle(side * (inner + outer) / 2, 0, outer - inner, 2 * halfMm + 40), Placement.HERE, -lips, 0), 0, true);
         }).toList();
-        return new Clips(adds, List.of(), held, List.of(new Joint.CantileverSnap("slot clips", t, deep + out, out, List.of(new Lever(barb, 1, "barb")))));
+        return new Clips(adds, List.of(), held, List.of(new Joint.CantileverSnap("slot clips", t, deep + out, out, in.get(wide), 45, List.of(new Lever(barb, 1, "barb")))));
     }
 
     /** The same way round on either side. */

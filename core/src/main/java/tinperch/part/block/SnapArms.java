@@ -88,6 +88,6 @@ public final class SnapArms {
 
     /** One of the two snaps. */
     public Joint joint(PartInputs in, String label) {
-        return new Joint.CantileverSnap(label, in.get(thickness), in.get(length) - in.get(hook), in.get(hook), List.of(new Lever(hook, 1, "hook")));
+        return new Joint.CantileverSnap(label, in.get(thickness), in.get(length) - in.get(hook), in.get(hook), WIDTH_MM, 45, List.of(new Lever(hook, 1, "hook")));
     }
 }

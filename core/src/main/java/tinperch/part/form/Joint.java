@@ -42,9 +42,11 @@ public sealed interface Joint {
      * A hook on an arm that bends.
      *
      * @param thicknessMm of the arm, {@code lengthMm} from its root to the hook, {@code undercutMm} how far it bends
+     * @param widthMm of the arm; 0 where it is none of one width
+     * @param leadDeg how steep the flank is that it is pushed on by, from the way it is pushed
      * @param soften what lessens the strain, by mm of undercut
      */
-    record CantileverSnap(String label, double thicknessMm, double lengthMm, double undercutMm, List<Lever> soften) implements Snap {
+    record CantileverSnap(String label, double thicknessMm, double lengthMm, double undercutMm, double widthMm, double leadDeg, List<Lever> soften) implements Snap {
         public CantileverSnap {
             soften = List.copyOf(soften);
         }

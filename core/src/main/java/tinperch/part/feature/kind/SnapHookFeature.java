@@ -47,6 +47,6 @@ public final class SnapHookFeature extends NamedKind {
         double step = u * 0.577;
         Profile arm = Profile.of(new double[] {-t / 2, -on.rootMm(), t / 2, -on.rootMm(), t / 2, length, t / 2 + u, length + step, t / 2 + u, length + step + 0.4, t / 2, length + step + 0.4 + 1.73 * u, -t / 2, length + step + 0.4 + 1.73 * u});
         return new Made(List.of(Leaf.extrusion(feature.id(), arm, side, -in.get(WIDTH) / 2, in.get(WIDTH) / 2)), List.of(), List.of(),
-                List.of(new Joint.CantileverSnap(feature.name(), t, length, u, List.of())));
+                List.of(new Joint.CantileverSnap(feature.name(), t, length, u, in.get(WIDTH), 30, List.of())));
     }
 }
