@@ -8,7 +8,6 @@ import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.RestFact;
-import tinperch.machine.book.SettingChange;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Run;
@@ -127,8 +126,8 @@ public final class LineUpCheck implements Check {
         return HotRiders.of(c).stream().map(HotRiders::tip).min(Comparator.comparingDouble(p -> p.minus(at).length())).map(tip -> {
             Vec3 now = at.minus(tip);
             String is = offset(now.x(), now.y());
-            Optional<Double> x = setting(c, "probe.x");
-            Optional<Double> y = setting(c, "probe.y");
+            Optional<Double> x = c.machine().book().newest("probe.x");
+            Optional<Double> y = c.machine().book().newest("probe.y");
             String lost = " Where the nozzle can go the probe cannot: that much at the bed's rim stays unprobed.";
             if (x.isEmpty() || y.isEmpty()) {
                 return Finding.of("line.probe", Severity.FINE, "The probe stands " + is + " from the nozzle", "The book holds no probe offset; write this one in when the part is on, and measure the height anew." + lost);
@@ -143,10 +142,6 @@ public final class LineUpCheck implements Check {
 
     private static String offset(double x, double y) {
         return "x " + Quantity.mm(round(x, 1)) + ", y " + Quantity.mm(round(y, 1));
-    }
-
-    private static Optional<Double> setting(Case c, String key) {
-        return c.machine().book().settings().stream().filter(s -> s.key().equals(key)).max(Comparator.comparing(SettingChange::on)).map(SettingChange::value);
     }
 
     /** Moves the line by what it is off, with one number or several together. */

@@ -9,7 +9,6 @@ import tinperch.fact.FormFact;
 import tinperch.fact.StrengthFact;
 import tinperch.fact.StrengthFact.Borne;
 import tinperch.material.Material;
-import tinperch.part.form.Reach;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.strength.SectionWalk;
@@ -19,8 +18,6 @@ import tinperch.upgrade.Load;
 
 /** Does the part bear what is put on it? The weakest section between the load and where it lies on the machine, across layers where the section lies in them. */
 public final class StrengthCheck implements Check {
-    private static final int MOST_REMEDIES = 4;
-
     /** The id of what is found of a load. */
     public static String idOf(Load l) {
         return "strength." + l.id();
@@ -82,15 +79,7 @@ public final class StrengthCheck implements Check {
 
     /** What makes the section thicker, and materials that bear it. */
     private static List<Remedy> remedies(Borne b, Station s, Case c, double over) {
-        List<Remedy> all = new ArrayList<>();
-        double by = Math.sqrt(s.areaMm2()) * (Math.sqrt(over) - 1) + 0.5;
-        List<String> keys = new ArrayList<>();
-        for (Reach r : b.piece().reaches()) {
-            if (Math.abs(r.outward().dot(s.normal())) < 0.5 && !keys.contains(r.lever().param().key()) && all.size() < MOST_REMEDIES) {
-                keys.add(r.lever().param().key());
-                all.add(Remedy.pull(r.lever(), c.recipe().values(), by));
-            }
-        }
+        List<Remedy> all = new ArrayList<>(Thicker.of(b.piece(), s, Math.sqrt(s.areaMm2()) * (Math.sqrt(over) - 1) + 0.5, c));
         all.addAll(OtherMaterials.of(c, o -> StrengthFact.allowedMPa(b.load(), s, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
         return all;
     }

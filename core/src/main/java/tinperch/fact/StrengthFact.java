@@ -95,7 +95,7 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     }
 
     /** @param frame of the plane it mounts on, in the piece's coordinates */
-    private static Borne borne(Load l, MeshesFact.Made m, Placement frame, double modulusMPa, Facts facts) {
+    static Borne borne(Load l, MeshesFact.Made m, Placement frame, double modulusMPa, Facts facts) {
         Optional<Vec3> held = nearestHeld(m.mesh(), frame, l.at());
         if (held.isEmpty()) {
             return new Borne(l, m.piece(), How.HELD_BY_ANOTHER, Optional.empty());

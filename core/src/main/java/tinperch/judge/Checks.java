@@ -31,6 +31,7 @@ import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
 import tinperch.check.SealCheck;
+import tinperch.check.ShakeCheck;
 import tinperch.check.SiteHolesCheck;
 import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
@@ -70,6 +71,7 @@ public final class Checks {
             new HeatCheck(),
             new ChamberCheck(),
             new StrengthCheck(),
+            new ShakeCheck(),
             new HoldCheck(),
             new SwayCheck(),
             new ThinCheck(),

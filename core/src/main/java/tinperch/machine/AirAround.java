@@ -1,7 +1,5 @@
 package tinperch.machine;
 
-import java.util.Comparator;
-import tinperch.machine.book.SettingChange;
 
 /** The air a machine's parts stand in. */
 public final class AirAround {
@@ -14,11 +12,11 @@ public final class AirAround {
 
     /** Its usual temperature, °C: what the book says of the chamber last, else a room's. */
     public static double tempC(Machine m) {
-        return m.book().settings().stream().filter(s -> s.key().equals(CHAMBER) && s.value() > ROOM_C).max(Comparator.comparing(SettingChange::on)).map(SettingChange::value).orElse(ROOM_C);
+        return m.book().newest(CHAMBER).filter(c -> c > ROOM_C).orElse(ROOM_C);
     }
 
     /** Whether it is enclosed and nothing says how warm it gets inside. */
     public static boolean isUnknown(Machine m) {
-        return m.enclosed() && m.book().settings().stream().noneMatch(s -> s.key().equals(CHAMBER));
+        return m.enclosed() && m.book().newest(CHAMBER).isEmpty();
     }
 }

@@ -259,6 +259,12 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
         return changed(id, c -> c.feeding(what));
     }
 
+    /** What a setting was last set to, whatever loadout it was for; empty when it never was. */
+    public Optional<Double> newest(String key) {
+        // Of two of one day the later entry counts.
+        return settings.stream().filter(s -> s.key().equals(key)).reduce((a, b) -> b.on().isBefore(a.on()) ? a : b).map(SettingChange::value);
+    }
+
     /** Says where a component's current comes from; a slip that leads back to itself is refused. */
     public Book wired(String id, Wired to) {
         java.util.Set<String> seen = new java.util.HashSet<>(java.util.Set.of(id));
