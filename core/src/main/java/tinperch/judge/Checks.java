@@ -37,6 +37,7 @@ import tinperch.check.SkinCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.SwayCheck;
+import tinperch.check.TakenOutCheck;
 import tinperch.check.ThinCheck;
 import tinperch.check.OutputCheck;
 import tinperch.check.VoltageCheck;
@@ -63,6 +64,7 @@ public final class Checks {
             new OneBodyCheck(),
             new BedFitCheck(),
             new RestCheck(),
+            new TakenOutCheck(),
             new MotionCheck(),
             new HomingCheck(),
             new OverlapCheck(),

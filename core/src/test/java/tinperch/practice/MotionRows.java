@@ -35,6 +35,17 @@ final class MotionRows {
         return new Neighbour("home button", "home button", "carriage", Neighbour.Kind.ACCESS, Neighbour.Form.BOX, new Vec3(x, 0, -5), new Vec3(10, 4, 10), "z", 40, 0, "", 0, "y");
     }
 
+    /** A board behind the foot between five walls, or without the upper one. */
+    private static Neighbour[] bay(boolean roofed) {
+        double y = FOOT.max().y() + 2;
+        List<Neighbour> all = new java.util.ArrayList<>(List.of(solid("board", "carriage", new Vec3(-10, y, -10), new Vec3(20, 20, 20)), solid("left wall", "carriage", new Vec3(-14, y, -10), new Vec3(4, 20, 20)),
+                solid("right wall", "carriage", new Vec3(10, y, -10), new Vec3(4, 20, 20)), solid("floor", "carriage", new Vec3(-10, y, -14), new Vec3(20, 20, 4)), solid("back", "carriage", new Vec3(-10, y + 20, -10), new Vec3(20, 4, 20))));
+        if (roofed) {
+            all.add(solid("roof", "carriage", new Vec3(-10, y, 10), new Vec3(20, 20, 4)));
+        }
+        return all.toArray(new Neighbour[0]);
+    }
+
     static List<Row> rows() {
         return List.of(
                 Row.of("P19", "housing meets the lower bracket at the lowest position", () -> foot(bracket(2)), () -> foot(bracket(-6)), "motion.lower bracket.part", "runs into lower bracket").measures(-2, 0.3),
@@ -42,6 +53,7 @@ final class MotionRows {
                         "homing.pulley.part", "While z homes, with x at home, .* runs into pulley").cures(),
                 Row.of("P21", "a stock part meets a rod over some of x", () -> foot(rod(-1.5)), () -> foot(rod(12)), "motion.rod", "runs into rod").measures(-1.5, 0.3),
                 Row.of("P22", "a belt 0.3 mm above a bracket", () -> belt(0.3), () -> belt(4), "rest.belt.part", "0.3 mm between .* and belt, 2 mm wanted").measures(0.3, 0.02),
-                Row.of("P25", "it stands on the home button", () -> foot(button(-5)), () -> foot(button(60)), "rest.home button.part", "of “home button”, which must stay free"));
+                Row.of("P25", "it stands on the home button", () -> foot(button(-5)), () -> foot(button(60)), "rest.home button.part", "of “home button”, which must stay free"),
+                Row.of("P25b", "a board in its bay can only come out where the foot stands", () -> foot(bay(true)), () -> foot(bay(false)), "out.board", "board cannot be taken out any more with it on .* drawn out to the front, straight"));
     }
 }

@@ -55,6 +55,7 @@ final class DemoBooks {
         b.set("steps.z", 400, came, "", "as delivered");
         b.set("steps.e", 93, came, "", "as delivered");
         b.set("retraction", 5, came, "", "as delivered");
+        b.set("accel.x", 1500, came, "", "as delivered");
         b.set("accel.y", 500, came, "", "as delivered");
         b.set("temp.bed", 60, came, "", "as delivered");
         b.set("heater.p", 21.7, came, "", "as delivered");
