@@ -38,7 +38,7 @@ public final class AimCheck implements Check {
                 aimed("aim." + i, air.get(i), place.times(air.get(i).outlet()), c).ifPresent(all::add);
             }
         });
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     /** What is said of the tip an outlet comes nearest to. */

@@ -21,7 +21,7 @@ public final class AirAreaCheck implements Check {
     public List<Finding> judge(Case c, Facts facts) {
         List<Finding> all = new ArrayList<>();
         facts.get(FormFact.FORM).form().ifPresent(f -> f.air().forEach(a -> all.add(finding(a, "air." + all.size(), c))));
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     private static Finding finding(AirPath a, String id, Case c) {

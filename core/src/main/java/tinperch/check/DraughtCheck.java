@@ -38,7 +38,7 @@ public final class DraughtCheck implements Check {
             Placement out = place.times(a.outlet());
             HotRiders.of(c).stream().filter(n -> n.tempC() >= HOT_C && meets(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO))).forEach(n -> all.add(finding("draught." + all.size(), a, n)));
         }));
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     /** Whether the widening jet touches a box on its way. */

@@ -38,7 +38,7 @@ public final class FlowCheck implements Check {
                 all.add(Finding.of(id, Severity.CANT_TELL, "What goes through the cartridge cannot be told", "No fan behind it is known: say round which fan's holes it goes.").settledBy(Settle.By.MEASURE, "", "say which fan"));
             }
         }));
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     private static Finding finding(AirPath a, UsualFan fan, String id, Case c) {

@@ -26,7 +26,7 @@ public final class IntakeCheck implements Check {
         if (fan && !facts.get(MeshesFact.BARE).pieces().isEmpty()) {
             facts.get(IntakeFact.INTAKES).forEach(i -> finding(i, "intake." + all.size()).ifPresent(all::add));
         }
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     private static Optional<Finding> finding(IntakeFact.Free i, String id) {

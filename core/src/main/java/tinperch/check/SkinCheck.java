@@ -33,7 +33,7 @@ public final class SkinCheck implements Check {
         for (SkinsFact.Skin s : facts.get(SkinsFact.SKINS)) {
             s.thinnestMm().ifPresent(mm -> all.add(finding(s, mm, "skin." + all.size(), c)));
         }
-        return all;
+        return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
     private static Finding finding(SkinsFact.Skin s, double mm, String id, Case c) {

@@ -10,6 +10,8 @@ public enum Subject {
     LAYOUT,
     /** How warm it gets: a map of that can be shown on it. */
     HEAT,
+    /** The air it leads: its way can be shown on it. */
+    AIR,
     /** Anything else. */
     SHAPE
 }

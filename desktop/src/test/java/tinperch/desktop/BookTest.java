@@ -151,8 +151,7 @@ public class BookTest extends WindowTest {
         press("settle-output.of.part-fan");
         waitFor(() -> desk.place() instanceof Desk.Place.AtMachine, "it does not lead to the book");
         onFx(() -> {
-            javafx.scene.control.MenuButton wired = (javafx.scene.control.MenuButton) need("wired-part-fan");
-            wired.getItems().stream().filter(i -> "on Fan output (24 V · 0.3 A)".equals(i.getText())).findFirst().orElseThrow().fire();
+            more("part-fan", "hangs on", i -> "Fan output (24 V · 0.3 A)".equals(i.getText())).fire();
             return null;
         });
         assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().from(), "out");
@@ -173,8 +172,7 @@ public class BookTest extends WindowTest {
     }
 
     private void wire(String words) {
-        javafx.scene.control.MenuButton wired = (javafx.scene.control.MenuButton) need("wired-part-fan");
-        javafx.scene.control.TextField field = ((tinperch.desktop.look.CommitField) ((javafx.scene.control.CustomMenuItem) wired.getItems().get(wired.getItems().size() - 1)).getContent()).field();
+        javafx.scene.control.TextField field = ((tinperch.desktop.look.CommitField) ((javafx.scene.control.CustomMenuItem) more("part-fan", "", i -> i instanceof javafx.scene.control.CustomMenuItem)).getContent()).field();
         field.setText(words);
         field.fireEvent(new javafx.event.ActionEvent());
     }

@@ -6,7 +6,6 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.MenuButton;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import org.testfx.util.WaitForAsyncUtils;
@@ -137,8 +136,7 @@ public class MachineRecordTest extends WindowTest {
         type("loadout-name", "flexible filament");
         String id = machine("turnstone").book().loadouts().get(0).id();
         onFx(() -> {
-            MenuButton move = (MenuButton) need("move-fan-1");
-            move.getItems().get(0).fire();
+            more("fan-1", "move to", i -> true).fire();
             return null;
         });
         WaitForAsyncUtils.waitForFxEvents();

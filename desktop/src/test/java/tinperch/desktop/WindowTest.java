@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -278,6 +279,13 @@ public abstract class WindowTest {
     @SuppressWarnings("unchecked")
     private static <T> String label(ComboBox<T> box, Object item) {
         return item == null ? "" : box.getConverter().toString((T) item);
+    }
+
+    /** Something in the menu of a component of the book: under a heading, or on its own. */
+    protected javafx.scene.control.MenuItem more(String componentId, String heading, java.util.function.Predicate<javafx.scene.control.MenuItem> is) {
+        List<javafx.scene.control.MenuItem> all = ((javafx.scene.control.MenuButton) need("more-" + componentId)).getItems();
+        return (heading.isEmpty() ? all : all.stream().filter(i -> heading.equals(i.getText())).findFirst().map(i -> (List<javafx.scene.control.MenuItem>) ((javafx.scene.control.Menu) i).getItems()).orElseThrow()).stream().filter(is)
+                .findFirst().orElseThrow();
     }
 
     protected String complaint(String fieldId) {

@@ -290,12 +290,12 @@ public final class Desk implements AutoCloseable {
     public record OnMachine(Fit what, Map<String, Double> pose) {}
 
     /** What Dry fit shows. */
-    public enum Fit { CLEARANCE, HEAT, LOAD }
+    public enum Fit { CLEARANCE, HEAT, LOAD, AIR }
 
     /** Shows a finding on the machine: the axes where it happens, or the heat. */
     public void showOnMachine(Finding f) {
         goTo(Station.DRY_FIT);
-        onMachine.set(new OnMachine(f.subject() == Subject.HEAT ? Fit.HEAT : Fit.CLEARANCE, f.pose()));
+        onMachine.set(new OnMachine(f.subject() == Subject.HEAT ? Fit.HEAT : f.subject() == Subject.AIR ? Fit.AIR : Fit.CLEARANCE, f.pose()));
     }
 
     /** Shows how warm a part gets. */

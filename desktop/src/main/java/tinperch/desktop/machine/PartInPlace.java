@@ -17,6 +17,8 @@ import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Picked;
 import tinperch.desktop.sheet.Turntable;
+import tinperch.desktop.look.Palette;
+import tinperch.fact.AirPictureFact;
 import tinperch.fact.HeatPictureFact;
 import tinperch.fact.LoadPictureFact;
 import tinperch.fact.PlacedFact;
@@ -55,6 +57,7 @@ public final class PartInPlace extends BorderPane implements View {
     private HeatPictureFact.Picture heat;
     private LoadPictureFact.Picture load;
     private Look look = Look.MACHINE;
+    private AirPictureFact.Picture air;
     private boolean turned;
     private BiConsumer<String, Vec3> pointed = (f, at) -> { };
     private Consumer<Optional<LoadPictureFact.Picture>> loaded = p -> { };
@@ -94,6 +97,8 @@ public final class PartInPlace extends BorderPane implements View {
         MACHINE,
         /** How warm it gets. */
         HEAT,
+        /** Seen through, with the ways of the air it leads. */
+        AIR,
         /** By itself and large, to be pointed at, with what loads do to it. */
         CLOSE
     }
@@ -132,7 +137,15 @@ public final class PartInPlace extends BorderPane implements View {
     private void colour(Case now) {
         heat = null;
         load = null;
-        if (look == Look.CLOSE) {
+        air = null;
+        if (look == Look.AIR) {
+            desk.engine().find(now, AirPictureFact.PICTURE, p -> {
+                if (now.equals(asked) && look == Look.AIR) {
+                    air = p.orElse(null);
+                    show(false);
+                }
+            });
+        } else if (look == Look.CLOSE) {
             desk.engine().find(now, LoadPictureFact.PICTURE, p -> {
                 if (now.equals(asked) && look == Look.CLOSE) {
                     load = p.orElse(null);
@@ -223,13 +236,18 @@ public final class PartInPlace extends BorderPane implements View {
         for (Neighbour n : space.neighbours()) {
             Shape s = shapes.get(n.id());
             Vec3 by = space.shift(n.group(), pose).minus(shift);
-            if (s != part && s != null && (look == Look.MACHINE ? n.isMatter() : look == Look.HEAT && n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
+            if (s != part && s != null && (look == Look.MACHINE ? n.isMatter() : (look == Look.HEAT || look == Look.AIR) && n.kind() == Neighbour.Kind.HOT) && space.bounds(n, pose).overlaps(near, 0)) {
                 ghosts.add(by.length() == 0 ? s.drawn() : s.drawn().placed(Placement.at(by.x(), by.y(), by.z())));
             }
         }
-        table.tint(heat != null ? HeatColours.of(heat, limitC(), desk.theme().palette()) : load != null ? HeatColours.of(load, desk.theme().palette()) : Scene.PLAIN);
-        Mesh drawn = heat != null ? heat.mesh() : load != null ? load.mesh() : part.drawn();
-        List<FeatureEdges.Edge> edges = heat != null ? List.of() : part.edges();
+        if (air != null) {
+            // Its own shape is what is seen through then.
+            ghosts.add(part.drawn());
+        }
+        int stream = Palette.rgb(desk.theme().palette().accent());
+        table.tint(air != null ? face -> stream : heat != null ? HeatColours.of(heat, limitC(), desk.theme().palette()) : load != null ? HeatColours.of(load, desk.theme().palette()) : Scene.PLAIN);
+        Mesh drawn = air != null ? air.arrows() : heat != null ? heat.mesh() : load != null ? load.mesh() : part.drawn();
+        List<FeatureEdges.Edge> edges = air != null || heat != null ? List.of() : part.edges();
         if (moving) {
             table.showMoving(drawn, edges, ghosts, around);
         } else {

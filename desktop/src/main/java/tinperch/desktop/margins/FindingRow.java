@@ -66,10 +66,10 @@ final class FindingRow extends GridPane {
         acts.getChildren().addAll(remedies);
         settle.ifPresent(acts.getChildren()::add);
         HBox links = new HBox(6);
-        if (!f.pose().isEmpty() || f.subject() == Subject.HEAT) {
+        if (!f.pose().isEmpty() || f.subject() == Subject.HEAT || f.subject() == Subject.AIR) {
             Button see = Ui.id(Ui.button("show it", null, () -> desk.showOnMachine(finding)), "show-" + f.id());
             see.getStyleClass().add("link");
-            Ui.tip(see, "On Dry fit: the axes where it happens, or the heat on the part");
+            Ui.tip(see, "On Dry fit: the axes where it happens, the heat on the part, or the way of the air");
             links.getChildren().add(see);
         }
         if (f.severity() != Severity.FINE) {

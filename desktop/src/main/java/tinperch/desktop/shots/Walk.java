@@ -159,6 +159,8 @@ final class Walk {
         detail("dry-fit-warming", () -> ((ToggleButton) find("#fit-heat")).fire());
         step("dry-fit-heat", () -> { });
         detail("dry-fit-load", () -> ((ToggleButton) find("#fit-load")).fire());
+        detail("dry-fit-streams", () -> at("turnstone-duct", Station.DRY_FIT));
+        detail("dry-fit-air", () -> ((ToggleButton) find("#fit-air")).fire());
         step("print", () -> desk.goTo(blower, Station.PRINT));
         step("trial", () -> desk.goTo(blower, Station.TRIAL));
         step("verdict", () -> desk.goTo(blower, Station.VERDICT));

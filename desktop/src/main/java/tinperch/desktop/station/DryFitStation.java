@@ -41,6 +41,8 @@ final class DryFitStation extends BorderPane implements View {
     private final ToggleButton load = Ui.id(new ToggleButton("Load"), "fit-load");
     private final LoadPane loads;
     private final ToggleButton heat = Ui.id(new ToggleButton("Heat"), "fit-heat");
+    private final ToggleButton air = Ui.id(new ToggleButton("Air"), "fit-air");
+    private final VBox streams = Ui.id(new Column(8), "fit-streams");
     private final ColourLegend legend;
     private final Label touched = Ui.id(Ui.text("", "faint"), "fit-touched");
     private final Label estimate = Ui.id(Ui.text(""), "fit-estimate");
@@ -50,6 +52,7 @@ final class DryFitStation extends BorderPane implements View {
     private final List<WayRow> ways = new ArrayList<>();
     private final Label nowhere = Ui.text("Nothing comes nearer than " + Quantity.mm(MotionFact.NEED_MM) + ", wherever the axes stand.", "faint");
     private Case asked;
+    private List<Finding> breathed = List.of();
     // Held here and weakly by the desk, which outlives every station.
     private final ChangeListener<Desk.OnMachine> onShown = (o, was, is) -> showFinding();
 
@@ -64,6 +67,9 @@ final class DryFitStation extends BorderPane implements View {
         clearance.setToggleGroup(group);
         heat.setToggleGroup(group);
         load.setToggleGroup(group);
+        air.setToggleGroup(group);
+        air.getStyleClass().add("sheet-tab");
+        Ui.tip(air, "The way of the air it leads, and what is said of it");
         load.getStyleClass().add("sheet-tab");
         Ui.tip(load, "What pulls and pushes on it, and where");
         loads = new LoadPane(desk);
@@ -84,7 +90,7 @@ final class DryFitStation extends BorderPane implements View {
         clearances = new VBox(8, Ui.label("Nearest on all ways of the axes", "section"), near, Ui.text("Drag along a strip to move an axis; its bars show the smallest gap between shapes there, hatched where something is run into. Screws, nuts and what it holds count.", "faint"));
         warmth = new VBox(8, Ui.label("How warm it gets", "section"), estimate, legend, touched, spot, Ui.button("Go to the machine's temperatures", "mdi2a-arrow-right",
                 () -> desk.settle(new tinperch.check.Settle(tinperch.check.Settle.By.LOG, "", ""))));
-        VBox side = new VBox(14, new HBox(6, clearance, heat, load), clearances, warmth, loads);
+        VBox side = new VBox(14, new HBox(6, clearance, heat, load, air), clearances, warmth, loads, streams);
         side.getStyleClass().add("panel");
         Scroller scroll = new Scroller(side);
         scroll.setPrefWidth(318);
@@ -95,6 +101,7 @@ final class DryFitStation extends BorderPane implements View {
         setTop(parts);
         desk.onMachineProperty().addListener(new WeakChangeListener<>(onShown));
         look();
+        breathe();
     }
 
     private void look() {
@@ -102,7 +109,8 @@ final class DryFitStation extends BorderPane implements View {
         Ui.see(clearances, clearance.isSelected());
         touched.setText("Reckoning …");
         Ui.see(loads, load.isSelected());
-        place.look(heat.isSelected() ? PartInPlace.Look.HEAT : load.isSelected() ? PartInPlace.Look.CLOSE : PartInPlace.Look.MACHINE, this::warmed, this::touch);
+        Ui.see(streams, air.isSelected());
+        place.look(heat.isSelected() ? PartInPlace.Look.HEAT : load.isSelected() ? PartInPlace.Look.CLOSE : air.isSelected() ? PartInPlace.Look.AIR : PartInPlace.Look.MACHINE, this::warmed, this::touch);
     }
 
     private void warmed(Optional<HeatPictureFact.Picture> picture) {
@@ -123,6 +131,27 @@ final class DryFitStation extends BorderPane implements View {
         estimate.setText(heatFinding().map(f -> f.what() + ". " + f.why()).orElse(""));
         Ui.see(estimate, !estimate.getText().isEmpty());
         loads.refresh();
+        breathe();
+    }
+
+    /** What is said of the air it leads; a part that leads none has no such tab. */
+    private void breathe() {
+        List<Finding> said = desk.assessmentProperty().get().findings().stream().filter(f -> f.subject() == Subject.AIR).toList();
+        // While it is judged anew what was said stays.
+        if (said.isEmpty() && !desk.settledProperty().get()) {
+            return;
+        }
+        Ui.see(air, !said.isEmpty());
+        if (said.isEmpty() && air.isSelected()) {
+            clearance.setSelected(true);
+        }
+        if (said.equals(breathed)) {
+            return;
+        }
+        breathed = said;
+        List<Node> rows = new ArrayList<>(List.of(Ui.label("The air it leads", "section")));
+        said.forEach(f -> rows.add(new VBox(2, Ui.text(f.severity().label() + ": " + f.what(), "strong"), Ui.text(f.why(), "faint"))));
+        streams.getChildren().setAll(rows);
     }
 
     private Optional<Finding> heatFinding() {
@@ -145,7 +174,7 @@ final class DryFitStation extends BorderPane implements View {
             return;
         }
         desk.onMachineProperty().set(null);
-        (f.what() == Desk.Fit.HEAT ? heat : f.what() == Desk.Fit.LOAD ? load : clearance).setSelected(true);
+        (f.what() == Desk.Fit.HEAT ? heat : f.what() == Desk.Fit.LOAD ? load : f.what() == Desk.Fit.AIR ? air : clearance).setSelected(true);
         place.put(f.pose());
     }
 
