@@ -20,6 +20,7 @@ import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.IronCheck;
 import tinperch.check.KnownCheck;
+import tinperch.check.LeftLooseCheck;
 import tinperch.check.LineUpCheck;
 import tinperch.check.MarkCheck;
 import tinperch.check.MotionCheck;
@@ -65,6 +66,7 @@ public final class Checks {
             new BedFitCheck(),
             new RestCheck(),
             new TakenOutCheck(),
+            new LeftLooseCheck(),
             new MotionCheck(),
             new HomingCheck(),
             new OverlapCheck(),

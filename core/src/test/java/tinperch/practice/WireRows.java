@@ -60,6 +60,11 @@ final class WireRows {
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(output).fit(heater)), List.of(), List.of());
     }
 
+    /** Where the old part also held the probe's cable, or did not. */
+    private static Case torn(boolean held) {
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withSurroundings(m.surroundings().with(m.surroundings().sites().get(0).alsoHolding(held ? List.of("probe cable") : List.of()))), List.of(), List.of());
+    }
+
     static List<Row> rows() {
         return List.of(
                 Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6),
@@ -69,6 +74,7 @@ final class WireRows {
                 // 40 W / 12 V = 3.333 A; 2 × 1.2 m of AWG 26 are 0.3214 Ω (ASTM B258): 1.071 V.
                 Row.of("P53", "a heater of 40 W at 12 V on 1.2 m of AWG 26", () -> heater(26), () -> heater(20), "wire.h", "carries 2.2 A and gets 3.3 A.*1.07 of 12 V .8.9 %. stay in 1.20 m of AWG 26").measures(40 / 12.0, 1e-9).cures(),
                 Row.of("P53b", "and on a wire that bears it but is long", () -> heater(22), () -> heater(20), "wire.h", "3.5 % of its voltage never reaches Heater").measures(3.533, 0.01).cures(),
+                Row.of("P24c", "the old part also held the probe's cable", () -> torn(true), () -> torn(false), "loose.probe cable", "Nothing is known to hold the probe cable any more"),
                 Row.of("P47", "a fan for 12 V moved to a machine of 24 V", () -> duct(12), () -> duct(24), "voltage.", "made for 12 V.*4.0 times its power").measures(24, 1e-9));
     }
 }

@@ -60,6 +60,65 @@ public class DryFitTest extends WindowTest {
     }
 
     @Test
+    public void theWayOfTheAirIsDrawnForAPartThatLeadsSome() throws Exception {
+        goTo(BLOWER, Station.DRY_FIT);
+        waitFor(() -> desk.settledProperty().get() && !desk.assessmentProperty().get().findings().isEmpty(), "not judged");
+        assertTrue(!need("fit-air").isVisible(), "a plate leads no air");
+        goTo("turnstone-duct", Station.SHAPE);
+        waitFor(() -> desk.settledProperty().get() && !desk.assessmentProperty().get().findings().isEmpty(), "not judged");
+        press("show-" + finding("air.").id());
+        waitFor(() -> ((ToggleButton) find("fit-air")).isSelected(), "it leads to the way of the air");
+        waitFor(() -> said((javafx.scene.Parent) find("fit-streams")).contains(finding("air.").what()), "nothing is said of it");
+        javafx.scene.image.ImageView picture = onFx(() -> (javafx.scene.image.ImageView) ((javafx.scene.Parent) tinperch.desktop.look.Ui.find(need("in-place-view"), "turntable")).getChildrenUnmodifiable().get(0));
+        waitFor(() -> accents(picture.getImage()) > 100, "no arrow is seen");
+        onFx(() -> {
+            ((ToggleButton) find("fit-clearance")).fire();
+            return null;
+        });
+        waitFor(() -> accents(picture.getImage()) < 100, "the arrow stayed");
+    }
+
+    private static String said(javafx.scene.Parent in) {
+        StringBuilder all = new StringBuilder();
+        for (Node n : in.getChildrenUnmodifiable()) {
+            all.append(n instanceof javafx.scene.control.Labeled l ? l.getText() : n instanceof javafx.scene.Parent p ? said(p) : "").append('\n');
+        }
+        return all.toString();
+    }
+
+    /** Pixels far greener than red: nothing else on the turntable is. */
+    private static int accents(javafx.scene.image.Image image) {
+        int count = 0;
+        for (int y = 0; image != null && y < image.getHeight(); y += 2) {
+            for (int x = 0; x < image.getWidth(); x += 2) {
+                int argb = image.getPixelReader().getArgb(x, y);
+                count += (argb >>> 24) > 200 && (argb >> 8 & 255) > (argb >> 16 & 255) + 40 ? 1 : 0;
+            }
+        }
+        return count;
+    }
+
+    @Test
+    public void whatTheOldPartHeldIsAskedForUntilItIsAnswered() throws Exception {
+        click("machine-avocet");
+        need("site-name");
+        String id = desk.state().machine("avocet").orElseThrow().surroundings().sites().stream().filter(s -> s.name().equals("carriage front")).findFirst().orElseThrow().id();
+        onFx(() -> {
+            ((javafx.scene.control.Button) need("site-" + id)).fire();
+            return null;
+        });
+        type("site-also-held", "probe cable, shield");
+        goTo(BLOWER, Station.SHAPE);
+        waitFor(() -> desk.settledProperty().get() && !desk.assessmentProperty().get().findings().isEmpty(), "not judged");
+        assertEquals(word("loose.probe cable"), "Look");
+        assertEquals(word("loose.shield"), "Look");
+        press("accept-loose.shield");
+        robot.write("screwed to the arm");
+        robot.push(KeyCode.ENTER);
+        waitFor(() -> text("tray-count").contains("1 accepted"), text("tray-count"));
+    }
+
+    @Test
     public void howWarmItGetsIsReadAndASpotPointedAt() throws Exception {
         goTo(BLOWER, Station.DRY_FIT);
         onFx(() -> {

@@ -44,6 +44,7 @@ final class SitesPanel extends Column {
     private final ComboBox<Choice<String>> sheet = Ui.id(new ComboBox<>(), "site-sheet");
     private final TextField[] at = {field("site-at-x", "x"), field("site-at-y", "y"), field("site-at-z", "z")};
     private final TextField known = field("site-known", "± mm");
+    private final TextField alsoHeld = Ui.id(new TextField(), "site-also-held");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "site-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "site-put");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "site-remove");
@@ -68,15 +69,17 @@ final class SitesPanel extends Column {
         HBox.setHgrow(name, Priority.ALWAYS);
         facing.getItems().setAll(Ways.ALL);
         facing.setValue(Ways.of(Vec3.Y.times(-1)));
+        alsoHeld.setPromptText("what the old part held besides: probe cable, shield …");
+        Ui.tip(alsoHeld, "Written down at teardown; asked for at every part that mounts here");
         sheet.setMaxWidth(180);
         put.getStyleClass().add("accent");
         Label middle = Ui.label("middle of its holes", "faint");
         middle.setMinWidth(110);
         HBox place = new HBox(6, middle, at[0], at[1], at[2], known);
         place.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(list, offers, new HBox(6, name, group), new HBox(6, facing, sheet), place,
+        getChildren().addAll(list, offers, new HBox(6, name, group), new HBox(6, facing, sheet), place, alsoHeld,
                 new HBox(6, put, remove), complaint);
-        for (TextField f : new TextField[] {name, at[2], known}) {
+        for (TextField f : new TextField[] {name, at[2], known, alsoHeld}) {
             f.setOnAction(e -> put());
         }
         complain("");
@@ -165,6 +168,7 @@ final class SitesPanel extends Column {
             at[i].setText(Quantity.plain(p[i], Unit.MM));
         }
         known.setText(Quantity.mm(s.halfWidthMm()));
+        alsoHeld.setText(String.join(", ", s.alsoHeld()));
     }
 
     /** A new one in the middle of a face. */
@@ -198,13 +202,13 @@ final class SitesPanel extends Column {
             Vec3 way = Choice.in(facing, Vec3.Y.times(-1));
             Site like = editing != null ? editing : pointed;
             Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(), Choice.in(group, ""), place, way, editing == null ? 0 : editing.turnDeg(), half,
-                    Choice.in(sheet, ""), like == null ? "" : like.onId(), like == null ? null : like.drawn());
+                    Choice.in(sheet, ""), like == null ? "" : like.onId(), like == null ? null : like.drawn(), List.of(alsoHeld.getText().split("[,;]")));
             boolean fresh = editing == null;
             Optional<String> why = edit.apply((fresh ? "add site " : "change site ") + s.name(), x -> x.with(s));
             complain(why.orElse(""));
             if (why.isEmpty() && fresh) {
                 pointed = null;
-                for (TextField f : List.of(name, at[0], at[1], at[2], known)) {
+                for (TextField f : List.of(name, at[0], at[1], at[2], known, alsoHeld)) {
                     f.clear();
                 }
                 name.requestFocus();

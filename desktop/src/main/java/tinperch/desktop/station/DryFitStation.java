@@ -138,7 +138,7 @@ final class DryFitStation extends BorderPane implements View {
     private void breathe() {
         List<Finding> said = desk.assessmentProperty().get().findings().stream().filter(f -> f.subject() == Subject.AIR).toList();
         // While it is judged anew what was said stays.
-        if (said.isEmpty() && !desk.settledProperty().get()) {
+        if (said.isEmpty() && !desk.assessmentProperty().get().pending().isEmpty()) {
             return;
         }
         Ui.see(air, !said.isEmpty());
