@@ -37,7 +37,8 @@ public final class LinesFact implements Fact<List<LinesFact.Line>> {
         List<Line> all = new ArrayList<>();
         for (Run r : space.runs()) {
             facts.stop().check();
-            Mesh mesh = r.mesh(space, space.home());
+            // Filament touches what leads it.
+            Mesh mesh = r.kind() == Run.Kind.FILAMENT ? Mesh.gathered(List.of()) : r.mesh(space, space.home());
             if (mesh.triangleCount() > 0) {
                 String group = r.isMoved() ? "" : r.holds().get(0).group();
                 all.add(new Line(r.standing(mesh).in(group), Shape.of(mesh), r.isMoved() ? Optional.empty() : Optional.of(Shape.of(mesh.placed(Placement.HERE.moved(space.shift(group, space.home()).times(-1)))))));

@@ -28,6 +28,7 @@ import tinperch.check.SpotCheck;
 import tinperch.check.OneBodyCheck;
 import tinperch.check.OverhangCheck;
 import tinperch.check.OverlapCheck;
+import tinperch.check.PullCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
 import tinperch.check.SeatCheck;
@@ -87,6 +88,7 @@ public final class Checks {
             new LineUpCheck(),
             new SiteHolesCheck(),
             new CableCheck(),
+            new PullCheck(),
             new VoltageCheck(),
             new OutputCheck(),
             new WireCheck());

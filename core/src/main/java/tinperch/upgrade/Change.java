@@ -5,6 +5,7 @@ import java.util.List;
 import tinperch.machine.book.Wired;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Run;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.bind.Binding;
@@ -102,6 +103,14 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().withBook(d.machine().book().wired(componentId, wired)));
+        }
+    }
+
+    /** Leads a cable, a belt or filament otherwise. */
+    record PutRun(Run run) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().withSurroundings(d.machine().surroundings().with(run)));
         }
     }
 

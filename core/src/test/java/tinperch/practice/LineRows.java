@@ -62,8 +62,18 @@ final class LineRows {
                 List.of(Bench.hot("hot end", 230, new Vec3(p.x() - 42 - 10, p.y() + 3 - 8, 20), new Vec3(20, 16, 20))), List.of());
     }
 
+    /** Filament led round three guides at right angles, or one, to a drive of 6 N; the foot is the first guide. */
+    private static Case guided(int guides) {
+        Vec3[] way = {new Vec3(0, 20, -200), new Vec3(0, 20, 0), new Vec3(150, 20, 0), new Vec3(150, 20, 150), new Vec3(300, 20, 150)};
+        List<Run.Hold> holds = java.util.Arrays.stream(way).limit(guides + 2).map(v -> new Run.Hold("", v)).toList();
+        Run filament = new Run("f", "filament", Run.Kind.FILAMENT, holds, 1.75, Along.Z, 0, 0);
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().set(new SettingChange("s", "pull.drive", 6, "", LocalDate.of(2026, 1, 1), "", ""))), List.of(), List.of(filament));
+    }
+
     static List<Row> rows() {
         return List.of(
+                // Three right angles at μ = 0.25 are e^(0.25·3π/2) = 3.25 (capstan, TRADE check value): 2 N become 6.5.
+                Row.of("P63", "three guides at right angles and a weak drive", () -> guided(3), () -> guided(1), "pull.f", "The drive slips: filament wants 6.5 N behind its guides.*270° together: 3.25 times").measures(6.496, 0.001).cures(),
                 Row.of("P05", "a belt clamp 1.2 mm higher than the pulley's belt line", () -> belt(1.2), () -> belt(0.2), "line.belt", "1.2 mm off its line.* over 60 mm, that is 1.1°").measures(1.2, 1e-6).cures(),
                 Row.of("P64", "the filament comes down 1 mm beside the hot end's inlet", () -> filament(1), () -> filament(0.2), "line.filament", "1 mm beside the hot end's inlet").measures(1, 1e-6).cures(),
                 Row.of("P65", "a probe not measured anew after a new mount", () -> probe(-5), () -> probe(0), "line.probe", "becomes x 42 mm, y −3 mm; the machine still has x 37 mm, y −3 mm").measures(5, 1e-6));

@@ -48,7 +48,7 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
 
     /** What it is. */
     public enum Kind {
-        CABLE("Cable or hose"), BELT("Belt");
+        CABLE("Cable or hose"), BELT("Belt"), FILAMENT("Filament");
 
         private final String label;
 
@@ -83,7 +83,7 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
             return Optional.of("A cable or belt runs from one point to another: give it two points or more.");
         }
         if (!(acrossMm > 0 && acrossMm <= MOST_MM)) {
-            return Optional.of((kind == Kind.BELT ? "How wide is the belt?" : "How thick is the cable?") + " It must be more than 0 mm.");
+            return Optional.of((kind == Kind.BELT ? "How wide is the belt?" : kind == Kind.CABLE ? "How thick is the cable?" : "How thick is the filament?") + " It must be more than 0 mm.");
         }
         if (!(lengthMm >= 0 && lengthMm <= MOST_MM && bendMm >= 0 && bendMm <= MOST_MM)) {
             return Optional.of("Length and bend radius are 0 (not said) or so many millimetres; the old ones stay.");
@@ -102,9 +102,28 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
         return holds.stream().map(Hold::group).distinct().count() > 1;
     }
 
-    /** The smallest radius it may be bent to, said or usual, mm: ten times the outer diameter where it moves, else five (common practice); a belt has none. */
+    /** The smallest radius it may be bent to, said or usual, mm: ten times the outer diameter where it moves, else five (common practice); a belt and filament have none. */
     public double wantedBendMm() {
-        return kind == Kind.BELT ? 0 : bendMm > 0 ? bendMm : acrossMm * (isMoved() ? BENDS_MOVED : BENDS_STILL);
+        return kind != Kind.CABLE ? 0 : bendMm > 0 ? bendMm : acrossMm * (isMoved() ? BENDS_MOVED : BENDS_STILL);
+    }
+
+    /** Without one of its points. */
+    public Run without(int point) {
+        List<Hold> left = new ArrayList<>(holds);
+        left.remove(point);
+        return new Run(id, name, kind, left, acrossMm, wide, bendMm, lengthMm);
+    }
+
+    /** How far it is turned at all of its points together with the axes where they are, rad. */
+    public double turnedRad(Surroundings space, Map<String, Double> pose) {
+        List<Vec3> p = points(space, pose);
+        double sum = 0;
+        for (int i = 1; i + 1 < p.size(); i++) {
+            Vec3 in = p.get(i).minus(p.get(i - 1));
+            Vec3 out = p.get(i + 1).minus(p.get(i));
+            sum += in.length() < 1e-6 || out.length() < 1e-6 ? 0 : Math.atan2(in.cross(out).length(), in.dot(out));
+        }
+        return sum;
     }
 
     /** Its points with the axes where they are. */

@@ -30,17 +30,7 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
      * axis stands at one of its ends. Where it is bent most is looked for at those places and at home.
      */
     public static RunFit of(Run run, Surroundings space) {
-        Set<String> riding = new HashSet<>();
-        run.holds().forEach(h -> space.group(h.group()).ifPresent(g -> riding.addAll(g.axes())));
-        List<Axis> axes = space.axes().stream().filter(a -> riding.contains(a.name())).limit(MOST_AXES).toList();
-        List<Map<String, Double>> poses = new ArrayList<>();
-        for (int ends = 0; ends < 1 << axes.size(); ends++) {
-            Map<String, Double> pose = new HashMap<>();
-            for (int i = 0; i < axes.size(); i++) {
-                pose.put(axes.get(i).name(), (ends >> i & 1) == 0 ? axes.get(i).fromMm() : axes.get(i).toMm());
-            }
-            poses.add(pose);
-        }
+        List<Map<String, Double>> poses = ends(run, space);
         double longest = -1;
         Map<String, Double> at = Map.of();
         double bend = Double.POSITIVE_INFINITY;
@@ -65,6 +55,22 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
         }
         double most = longest;
         return new RunFit(longest, at, run.lengthMm() > 0 ? Optional.of(run.lengthMm() - most) : Optional.empty(), bend, bendPoint);
+    }
+
+    /** Poses with each axis it rides on at one of its ends. */
+    public static List<Map<String, Double>> ends(Run run, Surroundings space) {
+        Set<String> riding = new HashSet<>();
+        run.holds().forEach(h -> space.group(h.group()).ifPresent(g -> riding.addAll(g.axes())));
+        List<Axis> axes = space.axes().stream().filter(a -> riding.contains(a.name())).limit(MOST_AXES).toList();
+        List<Map<String, Double>> poses = new ArrayList<>();
+        for (int ends = 0; ends < 1 << axes.size(); ends++) {
+            Map<String, Double> pose = new HashMap<>();
+            for (int i = 0; i < axes.size(); i++) {
+                pose.put(axes.get(i).name(), (ends >> i & 1) == 0 ? axes.get(i).fromMm() : axes.get(i).toMm());
+            }
+            poses.add(pose);
+        }
+        return poses;
     }
 
     private static double way(List<Vec3> p) {
@@ -103,7 +109,7 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
     /** In a sentence. */
     public String words(Run run) {
         String where = at.isEmpty() ? "" : " at " + at.entrySet().stream().sorted(Map.Entry.comparingByKey()).map(e -> e.getKey() + " " + Quantity.mm(e.getValue())).collect(Collectors.joining(", "));
-        String reach = run.kind() == Run.Kind.BELT ? "runs " + Quantity.fixed(longestMm, 0) + " mm"
+        String reach = run.kind() != Run.Kind.CABLE ? "runs " + Quantity.fixed(longestMm, 0) + " mm"
                 : slackMm.map(s -> s < 0 ? "is " + Quantity.fixed(-s, 0) + " mm too short" + where + ": " + Quantity.fixed(longestMm, 0) + " mm are needed"
                         : Quantity.fixed(s, 0) + " mm of slack" + where).orElse("needs " + Quantity.fixed(longestMm, 0) + " mm and slack" + where);
         return reach + (isSharp(run) ? "; bent to " + Quantity.fixed(bendMm, 0) + " mm at its point " + bendPoint + ", " + Quantity.fixed(run.wantedBendMm(), 0) + " mm wanted" : "");

@@ -91,9 +91,9 @@ final class LinesPanel extends Column {
     }
 
     private void fit() {
-        boolean belt = Choice.in(kind, Run.Kind.CABLE) == Run.Kind.BELT;
-        Ui.see(cable, !belt);
-        Ui.see(wide, belt);
+        Run.Kind k = Choice.in(kind, Run.Kind.CABLE);
+        Ui.see(cable, k == Run.Kind.CABLE);
+        Ui.see(wide, k == Run.Kind.BELT);
     }
 
     void refresh(Machine m) {
@@ -194,9 +194,9 @@ final class LinesPanel extends Column {
                 holds.add(p.hold());
             }
             Run.Kind k = Choice.in(kind, Run.Kind.CABLE);
-            boolean belt = k == Run.Kind.BELT;
-            Run r = new Run(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(), k, holds, value(across), Choice.in(wide, Along.Z), belt ? 0 : value(bend),
-                    belt ? 0 : value(length));
+            boolean hangs = k == Run.Kind.CABLE;
+            Run r = new Run(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(), k, holds, value(across), Choice.in(wide, Along.Z), hangs ? value(bend) : 0,
+                    hangs ? value(length) : 0);
             boolean fresh = editing == null;
             Optional<String> why = edit.apply((fresh ? "add " : "change ") + r.name(), s -> s.with(r));
             if (why.isEmpty() && fresh) {

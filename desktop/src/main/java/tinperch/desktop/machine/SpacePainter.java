@@ -121,7 +121,7 @@ final class SpacePainter {
     private void run(ThreeViews.View v, Run r) {
         boolean chosen = r.id().equals(of.chosen);
         List<Vec3> points = r.points(of.space, of.pose);
-        double thick = Math.max(chosen ? 2.5 : 1.3, r.kind() == Run.Kind.CABLE ? r.acrossMm() * views.scale() : 0);
+        double thick = Math.max(chosen ? 2.5 : 1.3, r.kind() != Run.Kind.BELT ? r.acrossMm() * views.scale() : 0);
         for (int i = 1; i < points.size(); i++) {
             double[] a = v.point(points.get(i - 1));
             double[] b = v.point(points.get(i));
