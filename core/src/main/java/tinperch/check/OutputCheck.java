@@ -34,7 +34,7 @@ public final class OutputCheck implements Check {
                 Severity.CANT_TELL, "What feeds " + x.name() + " is not known", "Whether its output bears it hangs on what else it feeds. Say in the machine's book what it hangs on.").about(Subject.PRINTING)
                 .settledBy(Settle.By.BOOK, "", "say what feeds it")));
         for (Component output : book.components().stream().filter(x -> x.off().isEmpty() && x.kind().gives()).toList()) {
-            List<Component> on = book.hangingOn(output.id());
+            List<Component> on = together(book.hangingOn(output.id()));
             if (!on.isEmpty()) {
                 Finding f = of(output, on, c);
                 // Of what the part has nothing to do with, only what is wrong is news.
@@ -44,6 +44,12 @@ public final class OutputCheck implements Check {
             }
         }
         return all;
+    }
+
+    /** Of swapped loadouts only one is ever on the machine: the one that draws most counts, with what always is. */
+    private static List<Component> together(List<Component> all) {
+        return all.stream().map(Component::loadout).distinct().map(l -> all.stream().filter(x -> x.loadout().isEmpty() || x.loadout().equals(l)).toList())
+                .max(Comparator.comparingDouble(on -> on.stream().mapToDouble(Component::drawsA).sum())).orElse(List.of());
     }
 
     private static Finding of(Component output, List<Component> on, Case c) {
@@ -64,8 +70,8 @@ public final class OutputCheck implements Check {
                     .measured(m).about(Subject.PRINTING).with(others(output, on, c));
         }
         // Things that only ever run together may share; a supply and a board are made for many.
-        boolean together = on.size() > 1 && (output.kind() == ComponentKind.OUTPUT || output.kind() == ComponentKind.CONTACT);
-        return together
+        boolean shared = on.size() > 1 && (output.kind() == ComponentKind.OUTPUT || output.kind() == ComponentKind.CONTACT);
+        return shared
                 ? Finding.of(id, Severity.LOOK, names + " are switched together by " + output.name(), draws + " of " + Quantity.show(limit, Unit.AMPERE) + ": it bears them, but neither can be slowed or stopped without the other.").measured(m)
                         .about(Subject.PRINTING).with(others(output, on, c))
                 : Finding.of(id, Severity.FINE, output.name() + " bears " + names, draws + " of " + Quantity.show(limit, Unit.AMPERE) + ".").measured(m).about(Subject.PRINTING);

@@ -3,11 +3,11 @@ package tinperch.fact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tinperch.machine.book.SettingKey;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
 import tinperch.machine.space.Surroundings;
 import tinperch.material.Material;
-import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
@@ -24,7 +24,7 @@ public final class ShakeFact implements Fact<List<ShakeFact.Shaken>> {
     /** Standard gravity (ISO 80000-3), m/s². */
     private static final double GRAVITY = 9.80665;
     private static final double DOWN_COS = 0.9;
-    private static final double MPA_PER_GPA = 1000;
+    private static final double LEVEL_SIN = 0.5;
     private static final double MM_PER_M = 1000;
 
     private ShakeFact() {}
@@ -47,11 +47,11 @@ public final class ShakeFact implements Fact<List<ShakeFact.Shaken>> {
         return "accel." + a.name();
     }
 
-    /** The axes that speed a part up while something is made: those it rides on of which the book knows an acceleration, or could (x and y; z moves seldom). */
+    /** The axes that speed a part up while something is made: those it rides on that lie level, or of which the book knows an acceleration; upright ones move seldom. One the book has no word for is not asked for. */
     private static List<Axis> axes(Case c) {
         Surroundings space = c.machine().surroundings();
         List<String> rides = c.site().flatMap(s -> space.group(s.group())).map(Group::axes).orElse(List.of());
-        return space.axes().stream().filter(a -> rides.contains(a.name()) && (a.name().matches("[xy]") || c.machine().book().newest(accelOf(a)).isPresent())).toList();
+        return space.axes().stream().filter(a -> rides.contains(a.name()) && (c.machine().book().newest(accelOf(a)).isPresent() || Math.abs(a.direction().z()) < LEVEL_SIN && SettingKey.of(accelOf(a)).isPresent())).toList();
     }
 
     @Override
@@ -61,31 +61,27 @@ public final class ShakeFact implements Fact<List<ShakeFact.Shaken>> {
 
     @Override
     public List<Shaken> compute(Case c, Facts facts) {
-        Optional<PartForm.Mount> mount = facts.get(FormFact.FORM).form().flatMap(PartForm::mount);
         Optional<Placement> place = RestFact.inMachine(c, facts);
         Optional<Material> material = Material.find(c.part().material());
+        List<Axis> axes = axes(c);
         List<Shaken> all = new ArrayList<>();
-        if (mount.isEmpty() || place.isEmpty() || material.isEmpty() || axes(c).isEmpty() || c.part().loads().isEmpty()) {
+        if (place.isEmpty() || material.isEmpty() || axes.isEmpty()) {
             return all;
         }
-        for (Load l : c.part().loads()) {
-            facts.get(MeshesFact.BARE).pieces().stream().filter(m -> m.piece().id().equals(l.pieceId())).findFirst().ifPresent(m -> {
-                Placement there = place.get().times(m.piece().place());
-                if (l.lasting() == Load.Lasting.STEADY && l.forceN().length() > 0 && -there.turned(l.forceN().unit()).z() > DOWN_COS) {
-                    double kg = l.forceN().length() / GRAVITY;
-                    axes(c).forEach(a -> all.add(shaken(l, m, there, a, kg, c, mount.get(), material.get(), facts)));
-                }
-            });
+        for (StrengthFact.Borne b : facts.get(StrengthFact.STRENGTH)) {
+            Load l = b.load();
+            Placement there = place.get().times(b.piece().place());
+            if (l.lasting() == Load.Lasting.STEADY && l.forceN().length() > 0 && -there.turned(l.forceN().unit()).z() > DOWN_COS && b.how() != StrengthFact.How.HELD_BY_ANOTHER) {
+                axes.forEach(a -> all.add(shaken(b, there, a, c.machine().book().newest(accelOf(a)).filter(v -> v > 0), material.get())));
+            }
         }
         return all;
     }
 
-    private static Shaken shaken(Load l, MeshesFact.Made m, Placement there, Axis a, double kg, Case c, PartForm.Mount mount, Material material, Facts facts) {
-        Optional<Double> accel = c.machine().book().newest(accelOf(a)).filter(v -> v > 0);
+    private static Shaken shaken(StrengthFact.Borne b, Placement there, Axis a, Optional<Double> accel, Material m) {
+        double kg = b.load().forceN().length() / GRAVITY;
         Vec3 force = there.inverse().turned(a.direction()).times(kg * accel.orElse(0.0) / MM_PER_M);
-        StrengthFact.Borne borne = accel.isEmpty() ? null
-                : StrengthFact.borne(new Load(l.id(), l.name(), l.pieceId(), l.at(), force, l.lasting()), m, m.piece().place().inverse().times(mount.frame()), material.modulusGPa() * MPA_PER_GPA, facts);
-        Optional<SectionWalk> walk = borne == null ? Optional.empty() : borne.walk();
-        return new Shaken(l, m.piece(), a, kg, accel, walk.map(w -> Math.abs(w.deflectionMm())).orElse(0.0), walk);
+        Optional<SectionWalk> walk = accel.isEmpty() ? Optional.empty() : b.sections().map(s -> s.under(force, m.modulusGPa() * StrengthFact.MPA_PER_GPA));
+        return new Shaken(b.load(), b.piece(), a, kg, accel, walk.map(w -> Math.abs(w.deflectionMm())).orElse(0.0), walk);
     }
 }

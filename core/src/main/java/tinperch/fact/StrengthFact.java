@@ -27,7 +27,7 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     private static final double AGAIN = 0.25;
     private static final double ONCE = 0.5;
     private static final double IN_LAYERS_COS = Math.cos(Math.toRadians(45));
-    private static final double MPA_PER_GPA = 1000;
+    static final double MPA_PER_GPA = 1000;
 
     private StrengthFact() {}
 
@@ -36,8 +36,9 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
      *
      * @param how whether it could be told
      * @param walk from the load to where the piece is held; empty where there is none
+     * @param sections what was walked through, for other forces at the same place
      */
-    public record Borne(Load load, Piece piece, How how, Optional<SectionWalk> walk) {}
+    public record Borne(Load load, Piece piece, How how, Optional<SectionWalk> walk, Optional<SectionWalk.Sections> sections) {}
 
     /** Whether a load could be followed. */
     public enum How {
@@ -95,13 +96,13 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     }
 
     /** @param frame of the plane it mounts on, in the piece's coordinates */
-    static Borne borne(Load l, MeshesFact.Made m, Placement frame, double modulusMPa, Facts facts) {
+    private static Borne borne(Load l, MeshesFact.Made m, Placement frame, double modulusMPa, Facts facts) {
         Optional<Vec3> held = nearestHeld(m.mesh(), frame, l.at());
         if (held.isEmpty()) {
-            return new Borne(l, m.piece(), How.HELD_BY_ANOTHER, Optional.empty());
+            return new Borne(l, m.piece(), How.HELD_BY_ANOTHER, Optional.empty(), Optional.empty());
         }
-        Optional<SectionWalk> walk = SectionWalk.of(m.mesh(), l.at(), held.get(), l.forceN(), modulusMPa, SECTIONS, facts.stop());
-        return new Borne(l, m.piece(), walk.isPresent() ? How.WALKED : How.OVER_ITS_FIXING, walk);
+        Optional<SectionWalk.Sections> sections = SectionWalk.sections(m.mesh(), l.at(), held.get(), SECTIONS, facts.stop());
+        return new Borne(l, m.piece(), sections.isPresent() ? How.WALKED : How.OVER_ITS_FIXING, sections.map(s -> s.under(l.forceN(), modulusMPa)), sections);
     }
 
     /** The nearest place to a point of all faces that lie on the machine. */

@@ -41,7 +41,11 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
     public record Shut(Neighbour neighbour, List<Vec3> was, String feature, String pieceId) {}
 
     /** Something of the part that may be in the way. */
-    private record Own(TriangleTree tree, Placement place, String pieceId) {}
+    private record Own(TriangleTree tree, Placement place, String pieceId, Bounds box) {
+        static Own of(TriangleTree tree, Placement place, String pieceId) {
+            return new Own(tree, place, pieceId, tree.mesh().bounds().placed(place));
+        }
+    }
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -82,9 +86,9 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
         List<TriangleTree> trees = facts.get(TreesFact.TREES);
         List<MeshesFact.Made> pieces = facts.get(MeshesFact.BARE).pieces();
         for (int i = 0; i < trees.size(); i++) {
-            all.add(new Own(trees.get(i), place.times(pieces.get(i).piece().place()), pieces.get(i).piece().id()));
+            all.add(Own.of(trees.get(i), place.times(pieces.get(i).piece().place()), pieces.get(i).piece().id()));
         }
-        facts.get(CarriedFact.CARRIED).forEach(k -> all.add(new Own(k.tree(), place, k.pieceId())));
+        facts.get(CarriedFact.CARRIED).forEach(k -> all.add(Own.of(k.tree(), place, k.pieceId())));
         return all;
     }
 
@@ -110,10 +114,14 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
         if (Math.min(size.x(), Math.min(size.y(), size.z())) <= 0) {
             return false;
         }
+        List<Own> near = own.stream().filter(o -> o.box.overlaps(way, 0)).toList();
+        if (near.isEmpty()) {
+            return false;
+        }
         Vec3 middle = way.centre();
         Mesh room = SolidKernel.evaluate(Leaf.extrusion("way", Profile.rectangle(middle.x(), middle.y(), size.x(), size.y()), Placement.HERE, middle.z() - size.z() / 2, middle.z() + size.z() / 2), Tolerances.USUAL);
         TriangleTree tree = TriangleTree.of(room);
-        Optional<Own> first = own.stream().filter(o -> o.tree.mesh().bounds().placed(o.place).overlaps(way, 0) && Clearance.between(tree, o.tree, o.place).intersects()).findFirst();
+        Optional<Own> first = near.stream().filter(o -> Clearance.between(tree, o.tree, o.place).intersects()).findFirst();
         first.ifPresent(by::add);
         return first.isPresent();
     }

@@ -41,15 +41,53 @@ public record SectionWalk(List<Station> stations, double deflectionMm) {
         return stations.stream().max(java.util.Comparator.comparingDouble(s -> s.stressMPa / bearsMPa.applyAsDouble(s)));
     }
 
+    /** One section that was cut: where it is, and how far from the force. */
+    private record Cut(Section section, Vec3 middle, double alongMm) {}
+
+    /** The sections between two places, cut once for whatever force acts there. */
+    public static final class Sections {
+        private final Vec3 from;
+        private final Placement plane;
+        private final double stepMm;
+        private final List<Cut> cuts;
+
+        private Sections(Vec3 from, Placement plane, double stepMm, List<Cut> cuts) {
+            this.from = from;
+            this.plane = plane;
+            this.stepMm = stepMm;
+            this.cuts = cuts;
+        }
+
+        /**
+         * What a force does in them.
+         *
+         * @param modulusMPa of the material
+         */
+        public SectionWalk under(Vec3 forceN, double modulusMPa) {
+            Vec3 unit = forceN.length() > 0 ? forceN.unit() : Vec3.Z;
+            List<Station> all = new ArrayList<>();
+            double deflection = 0;
+            for (Cut c : cuts) {
+                Section k = c.section;
+                Acting f = Acting.of(from.minus(c.middle), forceN, plane);
+                Acting one = Acting.of(from.minus(c.middle), unit, plane);
+                double normal = k.stressMPa(f.axial, f.mx, f.my);
+                double shear = 1.5 * f.shear / k.areaMm2() + Math.abs(f.torsion) * k.radiusMm() / k.torsionMm4();
+                all.add(new Station(c.middle, plane.w(), c.alongMm, k.areaMm2(), Math.sqrt(normal * normal + 3 * shear * shear), normal));
+                double g = modulusMPa / 2 / (1 + POISSON);
+                deflection += stepMm * (k.bends(f.mx, f.my, one.mx, one.my) / modulusMPa + f.axial * one.axial / (modulusMPa * k.areaMm2()) + f.torsion * one.torsion / (g * k.torsionMm4()));
+            }
+            return new SectionWalk(all, deflection);
+        }
+    }
+
     /**
-     * Walks.
+     * Cuts.
      *
-     * @param from where the force acts, {@code to} where the solid is held
-     * @param forceN the force
-     * @param modulusMPa of the material
+     * @param from where a force acts, {@code to} where the solid is held
      * @return empty when they are less than a millimetre apart or the way leads through no material
      */
-    public static Optional<SectionWalk> of(Mesh mesh, Vec3 from, Vec3 to, Vec3 forceN, double modulusMPa, int sections, Stop stop) {
+    public static Optional<Sections> sections(Mesh mesh, Vec3 from, Vec3 to, int sections, Stop stop) {
         Vec3 way = to.minus(from);
         double length = way.length();
         if (length < 1) {
@@ -63,26 +101,25 @@ public record SectionWalk(List<Station> stations, double deflectionMm) {
             heights[i] = (i + 0.5) * step;
         }
         List<List<Profile>> layers = Slicer.layers(mesh, plane, heights);
-        Vec3 unit = forceN.length() > 0 ? forceN.unit() : Vec3.Z;
-        List<Station> all = new ArrayList<>();
-        double deflection = 0;
+        List<Cut> cuts = new ArrayList<>();
         for (int i = 0; i < sections; i++) {
             stop.check();
-            Optional<Section> s = nearest(layers.get(i)).map(Section::of).filter(x -> x.areaMm2() > LEAST_MM2 && x.ixxMm4() * x.iyyMm4() - x.ixyMm4() * x.ixyMm4() > 1e-9);
-            if (s.isEmpty()) {
-                continue;
-            }
-            Section k = s.get();
-            Vec3 middle = plane.point(k.x(), k.y(), heights[i]);
-            Acting f = Acting.of(from.minus(middle), forceN, plane);
-            Acting one = Acting.of(from.minus(middle), unit, plane);
-            double normal = k.stressMPa(f.axial, f.mx, f.my);
-            double shear = 1.5 * f.shear / k.areaMm2() + Math.abs(f.torsion) * k.radiusMm() / k.torsionMm4();
-            all.add(new Station(middle, along, heights[i], k.areaMm2(), Math.sqrt(normal * normal + 3 * shear * shear), normal));
-            double g = modulusMPa / 2 / (1 + POISSON);
-            deflection += step * (k.bends(f.mx, f.my, one.mx, one.my) / modulusMPa + f.axial * one.axial / (modulusMPa * k.areaMm2()) + f.torsion * one.torsion / (g * k.torsionMm4()));
+            double height = heights[i];
+            nearest(layers.get(i)).map(Section::of).filter(x -> x.areaMm2() > LEAST_MM2 && x.ixxMm4() * x.iyyMm4() - x.ixyMm4() * x.ixyMm4() > 1e-9).ifPresent(k -> cuts.add(new Cut(k, plane.point(k.x(), k.y(), height), height)));
         }
-        return all.isEmpty() ? Optional.empty() : Optional.of(new SectionWalk(all, deflection));
+        return cuts.isEmpty() ? Optional.empty() : Optional.of(new Sections(from, plane, step, cuts));
+    }
+
+    /**
+     * Walks.
+     *
+     * @param from where the force acts, {@code to} where the solid is held
+     * @param forceN the force
+     * @param modulusMPa of the material
+     * @return empty when they are less than a millimetre apart or the way leads through no material
+     */
+    public static Optional<SectionWalk> of(Mesh mesh, Vec3 from, Vec3 to, Vec3 forceN, double modulusMPa, int sections, Stop stop) {
+        return sections(mesh, from, to, sections, stop).map(s -> s.under(forceN, modulusMPa));
     }
 
     /** What a force does in a section, in its plane's directions. */

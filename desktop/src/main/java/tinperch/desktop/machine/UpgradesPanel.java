@@ -1,7 +1,8 @@
 package tinperch.desktop.machine;
 
-import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -31,7 +32,8 @@ final class UpgradesPanel extends Column implements View {
     private final String machineId;
     private final VBox rows = new Column(8);
     private List<Shown> shown = List.of();
-    private final List<Runnable> unjudged = new ArrayList<>();
+    /** What each row that nobody has looked at would ask for, by its upgrade. */
+    private final Map<String, Runnable> unjudged = new LinkedHashMap<>();
 
     /** A row with all it was made of. */
     private record Shown(Upgrade upgrade, List<Revision> kept, List<Case> cases, Node row) {}
@@ -61,7 +63,7 @@ final class UpgradesPanel extends Column implements View {
     @Override
     public void arrived() {
         if (Ui.isSeen(this)) {
-            List.copyOf(unjudged).forEach(Runnable::run);
+            List.copyOf(unjudged.values()).forEach(Runnable::run);
             unjudged.clear();
         }
     }
@@ -72,6 +74,7 @@ final class UpgradesPanel extends Column implements View {
 
     private void show(List<Shown> next) {
         shown = next;
+        unjudged.keySet().retainAll(next.stream().map(s -> s.upgrade.id()).toList());
         rows.getChildren().setAll(shown.stream().map(Shown::row).toList());
         if (rows.getChildren().isEmpty()) {
             rows.getChildren().add(Ui.text("Nothing is under way on this machine. When something troubles you about it, "
@@ -93,7 +96,7 @@ final class UpgradesPanel extends Column implements View {
                 + Quantity.show(kept.stream().mapToDouble(r -> r.life().hours()).sum(), Unit.HOURS) + " together", "faint");
         HBox margin = new HBox(8);
         margin.getChildren().add(Ui.label(u.parts().isEmpty() ? "No part yet" : "Being judged …", "faint"));
-        cases.forEach(c -> unjudged.add(() -> desk.engine().later(c, a -> tell(margin, a))));
+        unjudged.put(u.id(), () -> cases.forEach(c -> desk.engine().later(c, a -> tell(margin, a))));
         Label trouble = Ui.label(u.trouble().seen().isEmpty() ? "No trouble written down yet" : u.trouble().seen(), "faint");
         VBox text = new Column(3, new HBox(10, name, life), margin, trouble);
         HBox.setHgrow(text, Priority.ALWAYS);

@@ -2,6 +2,7 @@ package tinperch.workshop.engine;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ForkJoinWorkerThread;
@@ -36,12 +37,12 @@ final class FactMemory {
         Key(Fact<?> fact, Object inputs) {
             this.fact = fact;
             this.inputs = inputs;
-            hash = 31 * fact.hashCode() + inputs.hashCode();
+            hash = 31 * fact.hashCode() + Objects.hashCode(inputs);
         }
 
         @Override
         public boolean equals(Object o) {
-            return o instanceof Key k && hash == k.hash && fact.equals(k.fact) && inputs.equals(k.inputs);
+            return o instanceof Key k && hash == k.hash && fact.equals(k.fact) && Objects.equals(inputs, k.inputs);
         }
 
         @Override
