@@ -15,9 +15,10 @@ import java.util.Optional;
  * @param settle what would settle it where no change of the part can
  * @param pose where the axes stand when it happens, by name; those that do not matter are not in it
  * @param accepted why the owner lives with it; empty where nobody said so
+ * @param check that says it; null until it was asked for all
  */
 public record Finding(String id, Severity severity, String what, String why, Optional<Margin> margin, List<Remedy> remedies,
-        String pieceId, String feature, Subject subject, Optional<Settle> settle, Map<String, Double> pose, String accepted) {
+        String pieceId, String feature, Subject subject, Optional<Settle> settle, Map<String, Double> pose, String accepted, Check check) {
     public Finding {
         remedies = List.copyOf(remedies);
         pose = Map.copyOf(pose);
@@ -25,42 +26,47 @@ public record Finding(String id, Severity severity, String what, String why, Opt
 
     /** A finding about the whole part without a margin. */
     public static Finding of(String id, Severity severity, String what, String why, Remedy... remedies) {
-        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", Subject.SHAPE, Optional.empty(), Map.of(), "");
+        return new Finding(id, severity, what, why, Optional.empty(), List.of(remedies), "", "", Subject.SHAPE, Optional.empty(), Map.of(), "", null);
     }
 
     /** With a margin. */
     public Finding measured(Margin next) {
-        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, subject, settle, pose, accepted);
+        return new Finding(id, severity, what, why, Optional.of(next), remedies, pieceId, feature, subject, settle, pose, accepted, check);
     }
 
     /** With other remedies. */
     public Finding with(List<Remedy> next) {
-        return new Finding(id, severity, what, why, margin, next, pieceId, feature, subject, settle, pose, accepted);
+        return new Finding(id, severity, what, why, margin, next, pieceId, feature, subject, settle, pose, accepted, check);
     }
 
     /** Pointing at a feature of a piece. */
     public Finding at(String piece, String where) {
-        return new Finding(id, severity, what, why, margin, remedies, piece, where, subject, settle, pose, accepted);
+        return new Finding(id, severity, what, why, margin, remedies, piece, where, subject, settle, pose, accepted, check);
     }
 
     /** About something in particular. */
     public Finding about(Subject next) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, next, settle, pose, accepted);
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, next, settle, pose, accepted, check);
     }
 
     /** With what would settle it. */
     public Finding settledBy(Settle.By by, String of, String label) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, Optional.of(new Settle(by, of, label)), pose, accepted);
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, Optional.of(new Settle(by, of, label)), pose, accepted, check);
     }
 
     /** Happening where axes stand. */
     public Finding posed(Map<String, Double> where) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, where, accepted);
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, where, accepted, check);
     }
 
     /** Accepted for a reason. */
     public Finding accepted(String reason) {
-        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, pose, reason);
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, pose, reason, check);
+    }
+
+    /** Said by a check. */
+    public Finding saidBy(Check next) {
+        return new Finding(id, severity, what, why, margin, remedies, pieceId, feature, subject, settle, pose, accepted, next);
     }
 
     /** Whether somebody has to look at it: it is neither fine nor accepted. */

@@ -36,7 +36,7 @@ public final class OutputCheck implements Check {
         for (Component output : book.components().stream().filter(x -> x.off().isEmpty() && x.kind().gives()).toList()) {
             List<Component> on = together(book.hangingOn(output.id()));
             if (!on.isEmpty()) {
-                Finding f = of(output, on, c);
+                Finding f = of(output, on, held, c);
                 // Of what the part has nothing to do with, only what is wrong is news.
                 if (f.severity() == Severity.STOP || on.stream().anyMatch(held::contains)) {
                     all.add(f);
@@ -52,7 +52,7 @@ public final class OutputCheck implements Check {
                 .max(Comparator.comparingDouble(on -> on.stream().mapToDouble(Component::drawsA).sum())).orElse(List.of());
     }
 
-    private static Finding of(Component output, List<Component> on, Case c) {
+    private static Finding of(Component output, List<Component> on, List<Component> held, Case c) {
         String id = "output." + output.id();
         String names = on.stream().map(Component::name).collect(Collectors.joining(" and "));
         double limit = output.ratings().currentA();
@@ -67,20 +67,20 @@ public final class OutputCheck implements Check {
         if (sum > limit) {
             return Finding.of(id, Severity.STOP, output.name() + " gives " + Quantity.show(limit, Unit.AMPERE) + ", " + Quantity.show(Math.round(sum * 100) / 100.0, Unit.AMPERE) + " hang on it",
                     draws + ". Its switch burns, and what it fed stands still. Hang them on outputs of their own, or on a switching module fed by the supply. Unplug the machine before anything is spliced; wiring of mains and supplies is for a licensed electrician.")
-                    .measured(m).about(Subject.PRINTING).with(others(output, on, c));
+                    .measured(m).about(Subject.PRINTING).with(others(output, on, held, c));
         }
         // Things that only ever run together may share; a supply and a board are made for many.
         boolean shared = on.size() > 1 && (output.kind() == ComponentKind.OUTPUT || output.kind() == ComponentKind.CONTACT);
         return shared
                 ? Finding.of(id, Severity.LOOK, names + " are switched together by " + output.name(), draws + " of " + Quantity.show(limit, Unit.AMPERE) + ": it bears them, but neither can be slowed or stopped without the other.").measured(m)
-                        .about(Subject.PRINTING).with(others(output, on, c))
+                        .about(Subject.PRINTING).with(others(output, on, held, c))
                 : Finding.of(id, Severity.FINE, output.name() + " bears " + names, draws + " of " + Quantity.show(limit, Unit.AMPERE) + ".").measured(m).about(Subject.PRINTING);
     }
 
-    /** The newest of them on another output that nothing hangs on and that bears it. */
-    private static List<Remedy> others(Component output, List<Component> on, Case c) {
+    /** What the part holds of them, else the newest, on another output that nothing hangs on and that bears it. */
+    private static List<Remedy> others(Component output, List<Component> on, List<Component> held, Case c) {
         Book book = c.machine().book();
-        Component last = on.stream().max(Comparator.comparing(Component::on)).orElseThrow();
+        Component last = on.stream().max(Comparator.<Component, Boolean>comparing(held::contains).thenComparing(Component::on)).orElseThrow();
         return book.components().stream().filter(x -> x.off().isEmpty() && x.kind() == ComponentKind.OUTPUT && !x.id().equals(output.id()) && book.hangingOn(x.id()).isEmpty()
                         && x.ratings().currentA() >= last.drawsA() && (x.ratings().voltageV() == 0 || last.ratings().voltageV() == 0 || x.ratings().voltageV() == last.ratings().voltageV()))
                 .sorted(Comparator.comparingDouble(x -> x.ratings().currentA())).limit(MOST_REMEDIES)

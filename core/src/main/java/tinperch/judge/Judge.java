@@ -35,7 +35,7 @@ public final class Judge {
     /** One check's findings; a check that fails says so instead of leaving a hole nobody sees. */
     public static List<Finding> ask(Check check, Case c, Facts facts) {
         try {
-            return check.judge(c, facts).stream().map(f -> Acceptance.of(f, c.part())).toList();
+            return check.judge(c, facts).stream().map(f -> Acceptance.of(f.saidBy(check), c.part())).toList();
         } catch (Stop.Stopped e) {
             throw e;
         } catch (RuntimeException e) {

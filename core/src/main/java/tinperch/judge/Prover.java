@@ -95,34 +95,48 @@ public final class Prover {
         if (!inRange(r)) {
             return Optional.empty();
         }
-        Case next;
-        try {
-            next = c.after(Change.all(c.draft(), r.changes()));
-        } catch (RuntimeException e) {
+        Optional<Case> changed = changed(c, r);
+        if (changed.isEmpty()) {
             return Optional.empty();
         }
+        Case next = changed.get();
         if (next.recipe().equals(c.recipe()) && next.part().equals(c.part()) && next.upgrade().equals(c.upgrade()) && next.machine().equals(c.machine())
                 && next.drawer().equals(c.drawer())) {
             return Optional.empty();
         }
         Facts found = facts.apply(next);
         found.stop().check();
+        if (r.pull().isPresent() && f.check() != null) {
+            // Whether a lever is pulled far enough its own check tells, long before all others are asked.
+            Optional<Finding> alone = Judge.ask(f.check(), next, found).stream().filter(x -> x.id().equals(f.id())).findFirst();
+            if (alone.filter(x -> x.severity() != Severity.FINE).isPresent()) {
+                Optional<Remedy> more = pulls > 1 ? more(f, alone.get(), r) : Optional.empty();
+                if (more.isPresent()) {
+                    return attempt(f, more.get(), c, now, facts, pulls - 1);
+                }
+                if (!better(f, alone.get())) {
+                    return Optional.empty();
+                }
+            }
+        }
         Assessment after = Judge.judge(next, found);
         if (after.findings().stream().anyMatch(x -> x.subject() == Subject.NO_PART && f.subject() != Subject.NO_PART)) {
             return Optional.empty();
         }
         Optional<Finding> there = after.findings().stream().filter(x -> x.id().equals(f.id())).findFirst();
         boolean cleared = there.map(x -> x.severity() == Severity.FINE).orElse(true);
-        if (!cleared && r.pull().isPresent() && pulls > 1) {
-            Optional<Remedy> more = more(f, there.get(), r);
-            if (more.isPresent()) {
-                return attempt(f, more.get(), c, now, facts, pulls - 1);
-            }
-        }
         if (!cleared && !better(f, there.get())) {
             return Optional.empty();
         }
         return Optional.of(new Tried(r.leaving(leaves(f, there, cleared, now, after)), after));
+    }
+
+    private static Optional<Case> changed(Case c, Remedy r) {
+        try {
+            return Optional.of(c.after(Change.all(c.draft(), r.changes())));
+        } catch (RuntimeException e) {
+            return Optional.empty();
+        }
     }
 
     private static boolean inRange(Remedy r) {
