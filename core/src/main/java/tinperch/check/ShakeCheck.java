@@ -29,7 +29,9 @@ public final class ShakeCheck implements Check {
         List<Finding> all = new ArrayList<>();
         facts.get(ShakeFact.SHAKE).stream().collect(Collectors.groupingBy(s -> s.load().id())).values().forEach(axes -> {
             List<Shaken> unsaid = axes.stream().filter(s -> s.accelMmS2().isEmpty()).toList();
-            all.add(unsaid.isEmpty() ? of(axes.stream().max(Comparator.comparingDouble(Shaken::swingMm)).orElseThrow(), c) : unsaid(unsaid));
+            Shaken worst = axes.stream().max(Comparator.comparingDouble(Shaken::swingMm)).orElseThrow();
+            // What is known to swing is said, whatever else is not known.
+            all.add(unsaid.isEmpty() || worst.swingMm() > SEEN_MM ? of(worst, c) : unsaid(unsaid));
         });
         return all;
     }

@@ -45,7 +45,11 @@ public class ShakeCheckTest {
     private static final double GRAVITY = 9.80665;
 
     private static Case on(double accelX, Load... loads) {
-        Surroundings s = new Surroundings(List.of(new Axis("x", Vec3.X, 0, 200, false, 1)), List.of(new Group("carriage", List.of("x"))), List.of(), List.of(new Site("s", "front", "carriage", Vec3.ZERO, Vec3.Y, 0, 0.3, "")));
+        return on(List.of("x"), accelX, loads);
+    }
+
+    private static Case on(List<String> rides, double accelX, Load... loads) {
+        Surroundings s = new Surroundings(List.of(new Axis("x", Vec3.X, 0, 200, false, 1), new Axis("y", Vec3.Y, 0, 200, false, 2), new Axis("z", Vec3.Z, 0, 100, false, 3)), List.of(new Group("carriage", rides)), List.of(), List.of(new Site("s", "front", "carriage", Vec3.ZERO, Vec3.Y, 0, 0.3, "")));
         UnaryOperator<Machine> with = m -> {
             Machine there = m.withSurroundings(s);
             return accelX > 0 ? there.withBook(there.book().set(new SettingChange("a", "accel.x", accelX, "", LocalDate.of(2026, 1, 1), "", ""))) : there;
@@ -125,6 +129,14 @@ public class ShakeCheckTest {
         for (Remedy r : offered) {
             assertTrue(found(c.after(Change.all(c.draft(), r.changes()))).orElseThrow().margin().orElseThrow().value() < 0.08, r.label());
         }
+    }
+
+    @Test
+    public void whatIsKnownToSwingIsSaidWhateverElseIsNotKnown() {
+        double swing = shaken(on(1000, weight(0.2))).swingMm();
+        assertEquals(found(on(List.of("x", "y"), 0.5 * 0.05 / swing * 1000, weight(0.2))).orElseThrow().severity(), Severity.CANT_TELL, "of y nothing is known");
+        assertEquals(found(on(List.of("x", "y"), 2 * 0.05 / swing * 1000, weight(0.2))).orElseThrow().severity(), Severity.LOOK);
+        assertTrue(found(on(List.of("z"), 0, weight(0.2))).isEmpty(), "upright axes move seldom and are not asked for");
     }
 
     @Test
