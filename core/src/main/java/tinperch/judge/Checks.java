@@ -25,6 +25,7 @@ import tinperch.check.LineUpCheck;
 import tinperch.check.MarkCheck;
 import tinperch.check.MotionCheck;
 import tinperch.check.SpotCheck;
+import tinperch.check.NutWayCheck;
 import tinperch.check.OneBodyCheck;
 import tinperch.check.OverhangCheck;
 import tinperch.check.OverlapCheck;
@@ -83,6 +84,7 @@ public final class Checks {
             new OverhangCheck(),
             new AccessCheck(),
             new IronCheck(),
+            new NutWayCheck(),
             new AimCheck(),
             new DraughtCheck(),
             new LineUpCheck(),

@@ -9,7 +9,13 @@ import tinperch.part.family.FrameBrace;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.part.form.Joint;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.kind.PadFeature;
+import tinperch.part.form.Screw;
+import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 
 /** Screws, inserts, bushes, snaps. */
@@ -40,8 +46,19 @@ final class ScrewRows {
         return PartExamples.usual("channel-guide", Values.START.with(ChannelGuide.PLAY, ChannelGuide.PLAY.start() + eachSideMm - g.eachSideMm()));
     }
 
+    /** Captive nuts of the mount, and on the face their pockets open to a pad that covers one of them or stands beside it. */
+    private static Case padded(boolean over) {
+        Case c = plate(PartExamples.values().with(ToolCarriagePlate.MOUNT.seat, SeatKind.CAPTIVE_NUT).with(ToolCarriagePlate.MOUNT.length, 12.0));
+        Screw s = new FactsOnce(c).get(FormFact.FORM).form().orElseThrow().screws().stream().filter(x -> x.row().equals("mount")).findFirst().orElseThrow();
+        Vec3 nut = s.axis().point(0, 0, s.endMm());
+        Values pad = Values.START.with(PadFeature.LENGTH, 9.0).with(PadFeature.WIDTH, 9.0).with(PadFeature.HEIGHT, 3.0);
+        Feature f = new Feature("f1", "pad", "Pad", Anchor.middle("part", "plate", s.axis().w()).at(over ? nut.x() : 0, over ? nut.y() : 26), pad, false);
+        return PartExamples.caseOf(c.part().with(f), PartExamples.shop(60, 50, 32, 32));
+    }
+
     static List<Row> rows() {
         return List.of(
+                Row.of("P17", "a pad over the pocket of a captive nut", () -> padded(true), () -> padded(false), "nut.mount", "No way in for the nuts of the machine-side screws: .* closes the pocket"),
                 Row.of("P28", "a guide round a moving upright with 0.05 mm each side", () -> channel(0.05), () -> channel(0.25), "guide.", "binds in the channel: 0.05 mm each side").measures(0.05, 1e-9).cures(),
                 Row.of("P28b", "and with 0.8 mm", () -> channel(0.8), () -> channel(0.25), "guide.", "does not guide .*0.8 mm each side").measures(0.8, 1e-9).cures(),
                 Row.of("P06", "upper holes off by (0.7, −0.4) mm: bushes in steps of 0.5 leave 0.45", () -> brace(0.7, -0.4), () -> brace(0.5, 0), "bush.0", "0.45 mm off").measures(Math.hypot(0.2, 0.4), 1e-6),

@@ -1,0 +1,95 @@
+package tinperch.fact;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import tinperch.part.form.PartForm;
+import tinperch.part.form.Piece;
+import tinperch.part.form.Screw;
+import tinperch.solid.Placement;
+import tinperch.solid.Vec3;
+import tinperch.solid.query.Nearest;
+import tinperch.solid.query.Sight;
+import tinperch.solid.query.TriangleTree;
+import tinperch.upgrade.Case;
+
+/** Captive nuts that get into their pockets no straight way: neither along the screw from behind, nor from any side square to it. Lines in the middle and along the rim of the nut, past the piece itself. */
+public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
+    public static final NutWayFact NUT_WAY = new NutWayFact();
+    /** As far as fingers or tweezers hold a nut, mm (common practice). */
+    private static final double FREE_MM = 25;
+    private static final double WITHIN_MM = 0.15;
+    private static final double SURE_MM = 0.05;
+    private static final int ROUND = 12;
+    private static final int SIDES = 24;
+
+    private NutWayFact() {}
+
+    /**
+     * A pocket no nut gets into.
+     *
+     * @param feature what is met first behind the nut
+     */
+    public record Closed(Screw screw, Piece piece, String feature) {}
+
+    @Override
+    public Object inputs(Case c, Facts facts) {
+        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::screws).orElse(List.of()));
+    }
+
+    @Override
+    public List<Closed> compute(Case c, Facts facts) {
+        List<Closed> all = new ArrayList<>();
+        List<MeshesFact.Made> made = facts.get(MeshesFact.BARE).pieces();
+        for (int i = 0; i < made.size(); i++) {
+            TriangleTree tree = facts.get(TreesFact.TREES).get(i);
+            Piece piece = made.get(i).piece();
+            for (Screw s : facts.get(FormFact.FORM).form().orElseThrow().screws()) {
+                facts.stop().check();
+                if (s.end().isCaptive() && s.pieceId().equals(piece.id())) {
+                    closed(s, piece, tree).ifPresent(all::add);
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Optional<Closed> closed(Screw s, Piece piece, TriangleTree tree) {
+        Placement a = s.axis();
+        double thick = s.end().nutMm(s.thread());
+        double half = s.thread().nutAcrossFlatsMm() / 2 - WITHIN_MM;
+        double behind = s.endMm() + thick - WITHIN_MM;
+        if (isFree(tree, ring(a, half, behind), a.w())) {
+            return Optional.empty();
+        }
+        for (int k = 0; k < SIDES; k++) {
+            double t = 2 * Math.PI * k / SIDES;
+            Vec3 way = a.u().times(Math.cos(t)).plus(a.v().times(Math.sin(t)));
+            Vec3 across = a.w().cross(way);
+            List<Vec3> from = new ArrayList<>();
+            for (double side : new double[] {-half, 0, half}) {
+                for (double z : new double[] {s.endMm() + WITHIN_MM, s.endMm() + thick / 2, behind}) {
+                    from.add(a.point(0, 0, z).plus(across.times(side)));
+                }
+            }
+            if (isFree(tree, from, way)) {
+                return Optional.empty();
+            }
+        }
+        double room = Sight.freeMm(tree, a.point(half, 0, behind), a.w(), FREE_MM, SURE_MM);
+        Vec3 met = a.point(half, 0, behind + room);
+        return Optional.of(new Closed(s, piece, tree.mesh().faces().get(tree.mesh().faceOf(Nearest.triangle(tree, met))).feature()));
+    }
+
+    private static List<Vec3> ring(Placement a, double r, double z) {
+        List<Vec3> all = new ArrayList<>();
+        for (int k = 0; k < ROUND; k++) {
+            all.add(a.point(r * Math.cos(2 * Math.PI * k / ROUND), r * Math.sin(2 * Math.PI * k / ROUND), z));
+        }
+        return all;
+    }
+
+    private static boolean isFree(TriangleTree tree, List<Vec3> from, Vec3 way) {
+        return from.stream().allMatch(v -> Sight.freeMm(tree, v, way, FREE_MM, SURE_MM) >= FREE_MM);
+    }
+}
