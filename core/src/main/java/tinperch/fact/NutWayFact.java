@@ -16,8 +16,10 @@ import tinperch.upgrade.Case;
 /** Captive nuts that get into their pockets no straight way: neither along the screw from behind, nor from any side square to it. Lines in the middle and along the rim of the nut, past the piece itself. */
 public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
     public static final NutWayFact NUT_WAY = new NutWayFact();
-    /** As far as fingers or tweezers hold a nut, mm (common practice). */
+    /** As far as fingers or tweezers hold a nut from a side, mm (common practice). */
     private static final double FREE_MM = 25;
+    /** Behind a pocket a nut is laid in with tweezers that come from aside, mm (common practice). */
+    private static final double BEHIND_MM = 8;
     private static final double WITHIN_MM = 0.15;
     private static final double SURE_MM = 0.05;
     private static final int ROUND = 12;
@@ -59,7 +61,7 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
         double thick = s.end().nutMm(s.thread());
         double half = s.thread().nutAcrossFlatsMm() / 2 - WITHIN_MM;
         double behind = s.endMm() + thick - WITHIN_MM;
-        if (isFree(tree, ring(a, half, behind), a.w())) {
+        if (isFree(tree, ring(a, half, behind), a.w(), BEHIND_MM)) {
             return Optional.empty();
         }
         for (int k = 0; k < SIDES; k++) {
@@ -72,7 +74,7 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
                     from.add(a.point(0, 0, z).plus(across.times(side)));
                 }
             }
-            if (isFree(tree, from, way)) {
+            if (isFree(tree, from, way, FREE_MM)) {
                 return Optional.empty();
             }
         }
@@ -89,7 +91,7 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
         return all;
     }
 
-    private static boolean isFree(TriangleTree tree, List<Vec3> from, Vec3 way) {
-        return from.stream().allMatch(v -> Sight.freeMm(tree, v, way, FREE_MM, SURE_MM) >= FREE_MM);
+    private static boolean isFree(TriangleTree tree, List<Vec3> from, Vec3 way, double wantedMm) {
+        return from.stream().allMatch(v -> Sight.freeMm(tree, v, way, wantedMm, SURE_MM) >= wantedMm);
     }
 }
