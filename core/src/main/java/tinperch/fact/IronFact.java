@@ -2,7 +2,6 @@ package tinperch.fact;
 
 import java.util.ArrayList;
 import java.util.List;
-import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
@@ -35,23 +34,13 @@ public final class IronFact implements Fact<List<IronFact.Blocked>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::screws).orElse(List.of()));
+        return PieceScrews.inputs(c, facts);
     }
 
     @Override
     public List<Blocked> compute(Case c, Facts facts) {
         List<Blocked> all = new ArrayList<>();
-        List<MeshesFact.Made> made = facts.get(MeshesFact.BARE).pieces();
-        for (int i = 0; i < made.size(); i++) {
-            TriangleTree tree = facts.get(TreesFact.TREES).get(i);
-            Piece piece = made.get(i).piece();
-            for (Screw s : facts.get(FormFact.FORM).form().orElseThrow().screws()) {
-                facts.stop().check();
-                if (s.end() == SeatKind.INSERT && s.pieceId().equals(piece.id())) {
-                    blocked(s, piece, tree, all);
-                }
-            }
-        }
+        PieceScrews.each(facts, x -> x.end() == SeatKind.INSERT, (s, piece, tree) -> blocked(s, piece, tree, all));
         return all;
     }
 

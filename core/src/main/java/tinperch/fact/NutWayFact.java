@@ -3,7 +3,6 @@ package tinperch.fact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Screw;
 import tinperch.solid.Placement;
@@ -36,23 +35,13 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::screws).orElse(List.of()));
+        return PieceScrews.inputs(c, facts);
     }
 
     @Override
     public List<Closed> compute(Case c, Facts facts) {
         List<Closed> all = new ArrayList<>();
-        List<MeshesFact.Made> made = facts.get(MeshesFact.BARE).pieces();
-        for (int i = 0; i < made.size(); i++) {
-            TriangleTree tree = facts.get(TreesFact.TREES).get(i);
-            Piece piece = made.get(i).piece();
-            for (Screw s : facts.get(FormFact.FORM).form().orElseThrow().screws()) {
-                facts.stop().check();
-                if (s.end().isCaptive() && s.pieceId().equals(piece.id())) {
-                    closed(s, piece, tree).ifPresent(all::add);
-                }
-            }
-        }
+        PieceScrews.each(facts, x -> x.end().isCaptive(), (s, piece, tree) -> closed(s, piece, tree).ifPresent(all::add));
         return all;
     }
 
