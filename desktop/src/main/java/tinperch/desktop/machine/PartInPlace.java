@@ -12,13 +12,10 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.View;
-import tinperch.desktop.look.HeatColours;
 import tinperch.desktop.look.StillLabel;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.sheet.Picked;
 import tinperch.desktop.sheet.Turntable;
-import tinperch.desktop.look.Palette;
-import tinperch.fact.AirPictureFact;
 import tinperch.fact.HeatPictureFact;
 import tinperch.fact.LoadPictureFact;
 import tinperch.fact.PlacedFact;
@@ -26,13 +23,10 @@ import tinperch.machine.space.Gaps;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
-import tinperch.material.Material;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
-import tinperch.solid.view.FeatureEdges;
-import tinperch.solid.view.Scene;
 import tinperch.upgrade.Case;
 
 /** The part looked at in its place on the machine: among its neighbours in three views and on a turntable, moved along the axes; there it can show how warm it gets. */
@@ -49,15 +43,13 @@ public final class PartInPlace extends BorderPane implements View {
     private final PoseBar poses;
     private final Label tightest = Ui.id(Ui.label("", "strong"), "in-place-gap");
     private final VBox below;
+    private final PartPicture picture;
     private Case asked;
     private Surroundings space = Surroundings.NONE;
     private Map<String, Shape> shapes = Map.of();
     private Shape part;
     private String group = "";
-    private HeatPictureFact.Picture heat;
-    private LoadPictureFact.Picture load;
     private Look look = Look.MACHINE;
-    private AirPictureFact.Picture air;
     private boolean turned;
     private BiConsumer<String, Vec3> pointed = (f, at) -> { };
     private Consumer<Optional<LoadPictureFact.Picture>> loaded = p -> { };
@@ -66,6 +58,7 @@ public final class PartInPlace extends BorderPane implements View {
 
     public PartInPlace(Desk desk) {
         this.desk = desk;
+        picture = new PartPicture(desk);
         views = new SpaceViews(desk.theme(), id -> { });
         table = new Turntable(desk.theme(), "neighbours", this::picked);
         table.setPrefWidth(300);
@@ -133,44 +126,36 @@ public final class PartInPlace extends BorderPane implements View {
         }
     }
 
-    /** Asks for the colours of what it is looked at for; until they are there it is drawn plain. */
+    /** Asks for what it is looked at for; until that is there it is drawn plain. */
     private void colour(Case now) {
-        heat = null;
-        load = null;
-        air = null;
-        if (look == Look.AIR) {
-            desk.engine().find(now, AirPictureFact.PICTURE, p -> {
-                if (now.equals(asked) && look == Look.AIR) {
-                    air = p.orElse(null);
-                    show(false);
+        picture.ask(look, now, new PartPicture.Told() {
+            @Override
+            public void warmed(Optional<HeatPictureFact.Picture> p) {
+                if (turned) {
+                    turned = false;
+                    p.flatMap(HeatPictureFact.Picture::hottest).ifPresent(q -> table.lookAt(q.normal()));
                 }
-            });
-        } else if (look == Look.CLOSE) {
-            desk.engine().find(now, LoadPictureFact.PICTURE, p -> {
-                if (now.equals(asked) && look == Look.CLOSE) {
-                    load = p.orElse(null);
-                    loaded.accept(p);
-                    show(false);
-                }
-            });
-        } else if (look == Look.HEAT) {
-            desk.engine().find(now, HeatPictureFact.PICTURE, p -> {
-                if (now.equals(asked) && look == Look.HEAT) {
-                    heat = p.orElse(null);
-                    if (turned) {
-                        turned = false;
-                        p.flatMap(HeatPictureFact.Picture::hottest).ifPresent(q -> table.lookAt(q.normal()));
-                    }
-                    warmed.accept(p);
-                    show(false);
-                }
-            });
-        }
+                warmed.accept(p);
+                show(false);
+            }
+
+            @Override
+            public void loaded(Optional<LoadPictureFact.Picture> p) {
+                loaded.accept(p);
+                show(false);
+            }
+
+            @Override
+            public void streams() {
+                show(false);
+            }
+        });
     }
 
     private void picked(Picked face) {
-        if (heat != null && face.face() >= 0 && face.face() < heat.faces().size()) {
-            touched.accept(heat.faces().get(face.face()), face.at());
+        Optional<HeatPictureFact.Picture> heat = picture.heat();
+        if (heat.isPresent() && face.face() >= 0 && face.face() < heat.get().faces().size()) {
+            touched.accept(heat.get().faces().get(face.face()), face.at());
         } else if (look == Look.CLOSE && face.face() >= 0) {
             pointed.accept(face.feature(), face.at());
         }
@@ -185,7 +170,7 @@ public final class PartInPlace extends BorderPane implements View {
 
     /** What its material stands loaded, °C; 0 where that is not known. */
     public double limitC() {
-        return asked == null ? 0 : Material.find(asked.part().material()).map(Material::useLimitC).orElse(0.0);
+        return picture.limitC();
     }
 
     @Override
@@ -240,18 +225,14 @@ public final class PartInPlace extends BorderPane implements View {
                 ghosts.add(by.length() == 0 ? s.drawn() : s.drawn().placed(Placement.at(by.x(), by.y(), by.z())));
             }
         }
-        if (air != null) {
-            // Its own shape is what is seen through then.
+        if (picture.isSeenThrough()) {
             ghosts.add(part.drawn());
         }
-        int stream = Palette.rgb(desk.theme().palette().accent());
-        table.tint(air != null ? face -> stream : heat != null ? HeatColours.of(heat, limitC(), desk.theme().palette()) : load != null ? HeatColours.of(load, desk.theme().palette()) : Scene.PLAIN);
-        Mesh drawn = air != null ? air.arrows() : heat != null ? heat.mesh() : load != null ? load.mesh() : part.drawn();
-        List<FeatureEdges.Edge> edges = air != null || heat != null ? List.of() : part.edges();
+        table.tint(picture.tint(desk.theme().palette()));
         if (moving) {
-            table.showMoving(drawn, edges, ghosts, around);
+            table.showMoving(picture.mesh(part), picture.edges(part), ghosts, around);
         } else {
-            table.showSoon(drawn, edges, ghosts, around);
+            table.showSoon(picture.mesh(part), picture.edges(part), ghosts, around);
         }
         if (look == Look.MACHINE) {
             views.show(space, shapes, Map.of(), pose, PART, near);
@@ -263,6 +244,7 @@ public final class PartInPlace extends BorderPane implements View {
     @Override
     public void leave() {
         asked = null;
+        picture.forget();
         poses.stop();
         watch.stop();
     }
