@@ -8,6 +8,7 @@ import tinperch.fact.Facts;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
+import tinperch.machine.book.Ratings;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
@@ -30,7 +31,7 @@ public final class OutputCheck implements Check {
         Book book = c.machine().book();
         List<Finding> all = new ArrayList<>();
         List<Component> held = Held.components(c);
-        held.stream().filter(x -> x.kind().draws() && !x.ratings().equals(tinperch.machine.book.Ratings.NONE) && book.component(x.wired().from()).filter(o -> o.off().isEmpty()).isEmpty()).forEach(x -> all.add(Finding.of("output.of." + x.id(),
+        held.stream().filter(x -> x.kind().draws() && !x.ratings().equals(Ratings.NONE) && book.component(x.wired().from()).filter(o -> o.off().isEmpty()).isEmpty()).forEach(x -> all.add(Finding.of("output.of." + x.id(),
                 Severity.CANT_TELL, "What feeds " + x.name() + " is not known", "Whether its output bears it hangs on what else it feeds. Say in the machine's book what it hangs on.").about(Subject.PRINTING)
                 .settledBy(Settle.By.BOOK, "", "say what feeds it")));
         for (Component output : book.components().stream().filter(x -> x.off().isEmpty() && x.kind().gives()).toList()) {

@@ -119,11 +119,14 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
         List<Vec3> p = points(space, pose);
         double sum = 0;
         for (int i = 1; i + 1 < p.size(); i++) {
-            Vec3 in = p.get(i).minus(p.get(i - 1));
-            Vec3 out = p.get(i + 1).minus(p.get(i));
-            sum += in.length() < 1e-6 || out.length() < 1e-6 ? 0 : Math.atan2(in.cross(out).length(), in.dot(out));
+            sum += turnRad(p.get(i).minus(p.get(i - 1)), p.get(i + 1).minus(p.get(i)));
         }
         return sum;
+    }
+
+    /** From one way into the next, rad; 0 where one of them has no length. */
+    static double turnRad(Vec3 in, Vec3 out) {
+        return in.length() < 1e-6 || out.length() < 1e-6 ? 0 : Math.atan2(in.cross(out).length(), in.dot(out));
     }
 
     /** Its points with the axes where they are. */

@@ -88,10 +88,7 @@ public record RunFit(double longestMm, Map<String, Double> at, Optional<Double> 
     private static double radius(List<Vec3> p, int i) {
         Vec3 in = p.get(i).minus(p.get(i - 1));
         Vec3 out = p.get(i + 1).minus(p.get(i));
-        if (in.length() < 1e-6 || out.length() < 1e-6) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double turn = Math.atan2(in.cross(out).length(), in.dot(out));
+        double turn = Run.turnRad(in, out);
         double t = Math.min(in.length() * (i == 1 ? 1 : 0.5), out.length() * (i + 2 == p.size() ? 1 : 0.5));
         return turn < 1e-6 ? Double.POSITIVE_INFINITY : t / Math.tan(turn / 2);
     }

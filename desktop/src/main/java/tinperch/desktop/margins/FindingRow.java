@@ -104,7 +104,7 @@ final class FindingRow extends GridPane {
 
     /** Empty while remedies are still tried out; what is seen then is what was known before. */
     private Optional<Remedy> proven(int i) {
-        return i < finding.remedies().size() ? Optional.of(finding.remedies().get(i)) : Optional.empty();
+        return desk.settledProperty().get() && i < finding.remedies().size() ? Optional.of(finding.remedies().get(i)) : Optional.empty();
     }
 
     private void press(int i) {
