@@ -15,8 +15,8 @@ import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 
 /**
- * Does what feeds the machine's fans and heaters bear all that hangs on it, and is each switched by itself? Currents of what hangs on one output are added; a row of contacts beside each other never shares
- * evenly (common practice), so each is asked by itself. Asked of all that is wired in the machine's book, and of what the part holds even before that is said.
+ * Does what feeds the machine's fans and heaters bear all that hangs on it, and is each switched by itself? Currents of all that is fed through one output are added, however many boards and
+ * contacts lie between. Asked of all that is wired in the machine's book, and of what the part holds even before that is said.
  */
 public final class OutputCheck implements Check {
     private static final int MOST_REMEDIES = 2;
@@ -34,12 +34,12 @@ public final class OutputCheck implements Check {
         held.stream().filter(x -> x.kind().draws() && !x.ratings().equals(Ratings.NONE) && book.component(x.wired().from()).filter(o -> o.off().isEmpty()).isEmpty()).forEach(x -> all.add(Finding.of("output.of." + x.id(),
                 Severity.CANT_TELL, "What feeds " + x.name() + " is not known", "Whether its output bears it hangs on what else it feeds. Say in the machine's book what it hangs on.").about(Subject.PRINTING)
                 .settledBy(Settle.By.BOOK, "", "say what feeds it")));
-        for (Component output : book.components().stream().filter(x -> x.off().isEmpty() && x.kind().gives()).toList()) {
-            List<Component> on = together(book.hangingOn(output.id()));
-            if (!on.isEmpty()) {
+        for (Component output : book.components().stream().filter(x -> x.off().isEmpty() && x.kind().gives() && x.kind() != ComponentKind.CONTACT).toList()) {
+            Fed on = Fed.together(book.fedThrough(output.id()));
+            if (!on.nothing()) {
                 Finding f = of(output, on, held, c);
                 // Of what the part has nothing to do with, only what is wrong is news.
-                if (f.severity() == Severity.STOP || on.stream().anyMatch(held::contains)) {
+                if (f.severity() == Severity.STOP || on.any(held)) {
                     all.add(f);
                 }
             }
@@ -47,31 +47,25 @@ public final class OutputCheck implements Check {
         return all;
     }
 
-    /** Of swapped loadouts only one is ever on the machine: the one that draws most counts, with what always is. */
-    private static List<Component> together(List<Component> all) {
-        return all.stream().map(Component::loadout).distinct().map(l -> all.stream().filter(x -> x.loadout().isEmpty() || x.loadout().equals(l)).toList())
-                .max(Comparator.comparingDouble(on -> on.stream().mapToDouble(Component::drawsA).sum())).orElse(List.of());
-    }
-
-    private static Finding of(Component output, List<Component> on, List<Component> held, Case c) {
+    private static Finding of(Component output, Fed on, List<Component> held, Case c) {
         String id = "output." + output.id();
-        String names = on.stream().map(Component::name).collect(Collectors.joining(" and "));
-        double limit = output.ratings().currentA();
-        List<Component> unsaid = on.stream().filter(x -> x.drawsA() == 0).toList();
-        if (limit == 0 || !unsaid.isEmpty()) {
+        String names = on.names();
+        // A supply may be rated by its watts.
+        double limit = output.drawsA();
+        if (limit == 0 || !on.unsaid().isEmpty()) {
             return Finding.of(id, Severity.CANT_TELL, "Whether " + output.name() + " bears " + names + " cannot be told", (limit == 0 ? "Nobody has said how many amperes it gives. " : "")
-                    + (unsaid.isEmpty() ? "" : "What " + unsaid.get(0).name() + " draws is not known. ") + "Say it in the machine's book.").about(Subject.PRINTING).settledBy(Settle.By.BOOK, "", "say it in the book");
+                    + on.unsaid() + "Say it in the machine's book.").about(Subject.PRINTING).settledBy(Settle.By.BOOK, "", "say it in the book");
         }
-        double sum = on.stream().mapToDouble(Component::drawsA).sum();
+        double sum = on.amps();
         Margin m = new Margin(sum, limit, Unit.AMPERE, false);
-        String draws = on.stream().map(x -> x.name() + " " + Quantity.show(x.drawsA(), Unit.AMPERE)).collect(Collectors.joining(" + "));
+        String draws = on.at().stream().map(x -> x.name() + " " + Quantity.show(x.drawsA(), Unit.AMPERE)).collect(Collectors.joining(" + "));
         if (sum > limit) {
-            return Finding.of(id, Severity.STOP, output.name() + " gives " + Quantity.show(limit, Unit.AMPERE) + ", " + Quantity.show(Math.round(sum * 100) / 100.0, Unit.AMPERE) + " hang on it",
+            return Finding.of(id, Severity.STOP, output.name() + " gives " + Quantity.show(limit, Unit.AMPERE) + ", " + Fed.amperes(sum) + " hang on it",
                     draws + ". Its switch burns, and what it fed stands still. Hang them on outputs of their own, or on a switching module fed by the supply. Unplug the machine before anything is spliced; wiring of mains and supplies is for a licensed electrician.")
                     .measured(m).about(Subject.PRINTING).with(others(output, on, held, c));
         }
         // Things that only ever run together may share; a supply and a board are made for many.
-        boolean shared = on.size() > 1 && (output.kind() == ComponentKind.OUTPUT || output.kind() == ComponentKind.CONTACT);
+        boolean shared = on.at().size() > 1 && output.kind() == ComponentKind.OUTPUT;
         return shared
                 ? Finding.of(id, Severity.LOOK, names + " are switched together by " + output.name(), draws + " of " + Quantity.show(limit, Unit.AMPERE) + ": it bears them, but neither can be slowed or stopped without the other.").measured(m)
                         .about(Subject.PRINTING).with(others(output, on, held, c))
@@ -79,9 +73,9 @@ public final class OutputCheck implements Check {
     }
 
     /** What the part holds of them, else the newest, on another output that nothing hangs on and that bears it. */
-    private static List<Remedy> others(Component output, List<Component> on, List<Component> held, Case c) {
+    private static List<Remedy> others(Component output, Fed on, List<Component> held, Case c) {
         Book book = c.machine().book();
-        Component last = on.stream().max(Comparator.<Component, Boolean>comparing(held::contains).thenComparing(Component::on)).orElseThrow();
+        Component last = on.at().stream().max(Comparator.<Component, Boolean>comparing(held::contains).thenComparing(Component::on)).orElseThrow();
         return book.components().stream().filter(x -> x.off().isEmpty() && x.kind() == ComponentKind.OUTPUT && !x.id().equals(output.id()) && book.hangingOn(x.id()).isEmpty()
                         && x.ratings().currentA() >= last.drawsA() && (x.ratings().voltageV() == 0 || last.ratings().voltageV() == 0 || x.ratings().voltageV() == last.ratings().voltageV()))
                 .sorted(Comparator.comparingDouble(x -> x.ratings().currentA())).limit(MOST_REMEDIES)

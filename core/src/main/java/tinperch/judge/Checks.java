@@ -10,6 +10,7 @@ import tinperch.check.BushCheck;
 import tinperch.check.CableCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
+import tinperch.check.ContactCheck;
 import tinperch.check.DovetailCheck;
 import tinperch.check.DraughtCheck;
 import tinperch.check.FlowCheck;
@@ -29,6 +30,7 @@ import tinperch.check.NutWayCheck;
 import tinperch.check.OneBodyCheck;
 import tinperch.check.OverhangCheck;
 import tinperch.check.OverlapCheck;
+import tinperch.check.PinsCheck;
 import tinperch.check.PullCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
@@ -37,6 +39,7 @@ import tinperch.check.SealCheck;
 import tinperch.check.ShakeCheck;
 import tinperch.check.SiteHolesCheck;
 import tinperch.check.SkinCheck;
+import tinperch.check.StandInCheck;
 import tinperch.check.StrengthCheck;
 import tinperch.check.SnapCheck;
 import tinperch.check.SwayCheck;
@@ -93,6 +96,9 @@ public final class Checks {
             new PullCheck(),
             new VoltageCheck(),
             new OutputCheck(),
+            new ContactCheck(),
+            new PinsCheck(),
+            new StandInCheck(),
             new WireCheck());
 
     private Checks() {}

@@ -2,6 +2,7 @@ package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.machine.book.Component;
 import tinperch.machine.book.Wired;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
@@ -95,6 +96,14 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().with(sheet));
+        }
+    }
+
+    /** Fits a component to the machine. */
+    record Fit(Component component) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().withBook(d.machine().book().fit(component)));
         }
     }
 

@@ -47,7 +47,7 @@ public class OutputCheckTest {
             }
             return m.id().equals(plain.machine().id()) ? m.withBook(b) : m;
         });
-        return PartExamples.findings(PartExamples.caseOf(part, new Shop(machines, shop.hardware(), shop.drawer(), shop.models()))).stream().filter(f -> f.id().startsWith("output.") || f.id().startsWith("wire.")).toList();
+        return PartExamples.findings(PartExamples.caseOf(part, new Shop(machines, shop.hardware(), shop.drawer(), shop.models()))).stream().filter(f -> f.id().startsWith("output.") || f.id().startsWith("wire.") || f.id().startsWith("contact.")).toList();
     }
 
     private static Finding one(String id, List<Finding> all) {
@@ -78,6 +78,26 @@ public class OutputCheckTest {
         List<Finding> unrated = found(component("out", ComponentKind.OUTPUT, "", Ratings.NONE, ""), component("mine", ComponentKind.FAN, "", amps(0.2), "out").being("fan-40x10"));
         assertEquals(one("output.out", unrated).severity(), Severity.CANT_TELL);
         assertEquals(one("output.out", unrated).settle().orElseThrow().by(), Settle.By.BOOK);
+    }
+
+    @Test
+    public void whatAnOutputPassesOnCountsForAllThatFeedIt() {
+        Component supply = component("supply", ComponentKind.SUPPLY, "", new Ratings(24, 0, 96, 0, 0), "");
+        Component contact = component("contact", ComponentKind.CONTACT, "", new Ratings(0, 2, 0, 105, 0), "supply");
+        Component board = component("board", ComponentKind.BOARD, "", amps(0.5), "contact");
+        Component out = component("out", ComponentKind.OUTPUT, "", amps(2), "board");
+        List<Finding> all = found(supply, contact, board, out, component("other", ComponentKind.HEATER, "", amps(1.5), "out"), component("mine", ComponentKind.FAN, "", amps(0.3), "out").being("fan-40x10"));
+        assertEquals(one("output.out", all).margin().orElseThrow().value(), 1.8, 1e-9, "an output's rating is no draw");
+        assertEquals(one("output.supply", all).margin().orElseThrow().value(), 2.3, 1e-9, "96 W at 24 V are 4 A; the board draws for itself too");
+        assertEquals(one("output.supply", all).margin().orElseThrow().limit(), 4.0, 1e-9);
+        assertEquals(one("contact.contact", all).severity(), Severity.STOP, "2.3 A through 2 A");
+        assertEquals(one("contact.contact", all).margin().orElseThrow().value(), 2.3, 1e-9);
+        Component twice = contact.wired(contact.wired().shared(2));
+        Finding shared = one("contact.contact", found(supply, twice, board, out, component("other", ComponentKind.HEATER, "", amps(1.5), "out"), component("mine", ComponentKind.FAN, "", amps(0.3), "out").being("fan-40x10")));
+        assertEquals(shared.severity(), Severity.FINE, "two of 2 A carry 3.2 A, four fifths of that are 2.56");
+        assertEquals(shared.margin().orElseThrow().limit(), 2.56, 1e-9);
+        Book circle = new Book(LocalDate.of(2025, 1, 1), List.of(component("a", ComponentKind.CONTACT, "", amps(1), "b"), component("b", ComponentKind.CONTACT, "", amps(1), "a"), component("f", ComponentKind.FAN, "", amps(1), "a")), List.of(), List.of(), List.of(), List.of());
+        assertEquals(circle.fedThrough("a").stream().map(Component::id).toList(), List.of("f"), "a file that leads in a circle ends");
     }
 
     @Test

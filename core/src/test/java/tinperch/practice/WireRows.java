@@ -3,8 +3,10 @@ package tinperch.practice;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
+import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
 import tinperch.machine.book.Wired;
 import tinperch.machine.space.Along;
@@ -60,6 +62,31 @@ final class WireRows {
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(output).fit(heater)), List.of(), List.of());
     }
 
+    /** A bed that draws 15 A, through a connector of 12 A or a module of 30 A. */
+    private static Case bed(String on) {
+        Component small = wired("k1", ComponentKind.CONTACT, "Bed connector", new Ratings(0, 12, 0, 105, 0), Wired.UNKNOWN);
+        Component module = wired("k2", ComponentKind.CONTACT, "Switching module", new Ratings(0, 30, 0, 105, 0), Wired.UNKNOWN);
+        Component bed = wired("b", ComponentKind.BED, "Bed", new Ratings(24, 15, 0, 110, 0), new Wired(on, 0, 0));
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(small).fit(module).fit(bed)), List.of(), List.of());
+    }
+
+    /** A tool plate with a plunger's drive, with a resistor in the place of a sensor or without. */
+    private static Case paste(double ohm) {
+        Component drive = new Component("d", ComponentKind.DRIVE, "Plunger drive", "paste", Ratings.NONE, LocalDate.of(2026, 1, 1), Optional.empty(), Optional.empty(), "", "");
+        Component r = new Component("r", ComponentKind.SENSOR, "Resistor", "paste", new Ratings(0, 0, 0, 0, 0, ohm), LocalDate.of(2026, 1, 1), Optional.empty(), Optional.empty(), "", "");
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> {
+            Book b = m.book().add(new Loadout("paste", "paste tool", "")).fit(drive);
+            return m.withBook(ohm > 0 ? b.fit(r) : b);
+        }, List.of(), List.of());
+    }
+
+    /** A fan whose plug has its pins in an order, on a socket with plus first. */
+    private static Case plugged(String pins) {
+        Component socket = wired("o1", ComponentKind.OUTPUT, "Fan output", new Ratings(24, 1, 0, 0, 0), Wired.UNKNOWN.pinned(List.of("+24 V", "GND")));
+        Component fan = wired("f", ComponentKind.FAN, "Fan", new Ratings(24, 0.1, 0, 0, 0), new Wired("o1", 300, 0.25).pinned(Wired.pins(pins)));
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(socket).fit(fan)), List.of(), List.of());
+    }
+
     /** Where the old part also held the probe's cable, or did not. */
     private static Case torn(boolean held) {
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withSurroundings(m.surroundings().with(m.surroundings().sites().get(0).alsoHolding(held ? List.of("probe cable") : List.of()))), List.of(), List.of());
@@ -74,6 +101,11 @@ final class WireRows {
                 // 40 W / 12 V = 3.333 A; 2 × 1.2 m of AWG 26 are 0.3214 Ω (ASTM B258): 1.071 V.
                 Row.of("P53", "a heater of 40 W at 12 V on 1.2 m of AWG 26", () -> heater(26), () -> heater(20), "wire.h", "carries 2.2 A and gets 3.3 A.*1.07 of 12 V .8.9 %. stay in 1.20 m of AWG 26").measures(40 / 12.0, 1e-9).cures(),
                 Row.of("P53b", "and on a wire that bears it but is long", () -> heater(22), () -> heater(20), "wire.h", "3.5 % of its voltage never reaches Heater").measures(3.533, 0.01).cures(),
+                Row.of("P48", "a bed of 15 A through a contact rated 12 A", () -> bed("k1"), () -> bed("k2"), "contact.k1", "Bed connector carries 12 A, Bed draws 15 A.*separate switching module").measures(15, 1e-9).cures(),
+                // 100 kΩ, B 4092: 680 Ω read 195 °C (beta model).
+                Row.of("P51", "a tool without a sensor: the board reads below zero", () -> paste(0), () -> paste(680), "stand-in.paste", "finds no sensor and locks.*A resistor of 680 Ω in its place reads about 195 °C").cures(),
+                Row.of("P51b", "and a resistor that reads too near the lock", () -> paste(1000), () -> paste(680), "stand-in.paste", "Resistor of 1 kΩ reads about 176 °C").measures(6, 0.5),
+                Row.of("P50c", "a changed fan's plug with plus and minus the other way round", () -> plugged("−, +"), () -> plugged("+, −"), "pins.f", "gets plus and minus the wrong way.*1: − on .24 V, belongs on pin 2"),
                 Row.of("P24c", "the old part also held the probe's cable", () -> torn(true), () -> torn(false), "loose.probe cable", "Nothing is known to hold the probe cable any more"),
                 Row.of("P47", "a fan for 12 V moved to a machine of 24 V", () -> duct(12), () -> duct(24), "voltage.", "made for 12 V.*4.0 times its power").measures(24, 1e-9));
     }

@@ -267,7 +267,7 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
 
     /** Says where a component's current comes from; a slip that leads back to itself is refused. */
     public Book wired(String id, Wired to) {
-        java.util.Set<String> seen = new java.util.HashSet<>(java.util.Set.of(id));
+        Set<String> seen = new HashSet<>(Set.of(id));
         for (Optional<Component> up = component(to.from()); up.isPresent(); up = component(up.get().wired().from())) {
             if (!seen.add(up.get().id())) {
                 throw new BookProblem("Its current would come from itself, by way of " + up.get().name() + ". Nothing was changed.");
@@ -279,6 +279,27 @@ public record Book(LocalDate since, List<Component> components, List<SettingChan
     /** All that is on the machine today and hangs on a component. */
     public List<Component> hangingOn(String id) {
         return components.stream().filter(c -> c.off().isEmpty() && c.wired().from().equals(id)).toList();
+    }
+
+    /** All that draws its current through a component, however many others lie between; what only passes it on is not among it. */
+    public List<Component> fedThrough(String id) {
+        List<Component> all = new ArrayList<>();
+        // A file written by hand may lead in a circle.
+        Set<String> seen = new HashSet<>(Set.of(id));
+        List<String> open = new ArrayList<>(seen);
+        while (!open.isEmpty()) {
+            for (Component c : hangingOn(open.remove(open.size() - 1))) {
+                if (seen.add(c.id())) {
+                    if (!c.kind().gives()) {
+                        all.add(c);
+                    }
+                    if (c.kind().passesOn()) {
+                        open.add(c.id());
+                    }
+                }
+            }
+        }
+        return all;
     }
 
     /**

@@ -26,6 +26,11 @@ public enum ComponentKind {
         return this == OUTPUT || this == CONTACT || this == SUPPLY;
     }
 
+    /** Whether current of others goes through it. */
+    public boolean passesOn() {
+        return gives() || this == BOARD;
+    }
+
     /** Whether it draws current itself. */
     public boolean draws() {
         return this == DRIVE || this == HEATER || this == FAN || this == PROBE || this == BED || this == BOARD || this == OTHER;

@@ -11,9 +11,15 @@ import tinperch.quantity.Unit;
  * @param voltageV volts, {@code currentA} amperes, {@code powerW} watts
  * @param limitC highest temperature it stands, °C
  * @param massG grams
+ * @param ohm of a resistor that stands in for a sensor, Ω
  */
-public record Ratings(double voltageV, double currentA, double powerW, double limitC, double massG) {
+public record Ratings(double voltageV, double currentA, double powerW, double limitC, double massG, double ohm) {
     public static final Ratings NONE = new Ratings(0, 0, 0, 0, 0);
+
+    /** One that is no resistor. */
+    public Ratings(double voltageV, double currentA, double powerW, double limitC, double massG) {
+        this(voltageV, currentA, powerW, limitC, massG, 0);
+    }
 
     /** "24 V · 40 W", empty when nothing is known. */
     public String words() {
@@ -25,6 +31,7 @@ public record Ratings(double voltageV, double currentA, double powerW, double li
             parts.add("to " + Quantity.show(limitC, Unit.CELSIUS));
         }
         add(parts, massG, Unit.GRAM);
+        add(parts, ohm, Unit.OHM);
         return String.join(" · ", parts);
     }
 

@@ -30,11 +30,11 @@ final class ComponentMenu extends MenuButton {
         this.at = at;
         Ui.id(this, "more-" + c.id());
         Ui.tip(this, "What it hangs on, what it feeds, its size, where it belongs");
-        if (c.kind().draws()) {
-            getItems().addAll(hangsOn(), wire());
+        if (c.kind().draws() || c.kind().passesOn()) {
+            getItems().addAll(hangsOn(), wire(), pins());
         }
         if (c.kind() == ComponentKind.CONTACT) {
-            getItems().add(feeds());
+            getItems().addAll(feeds(), shared());
         }
         if (!c.kind().things().isEmpty()) {
             getItems().add(sizes());
@@ -53,14 +53,31 @@ final class ComponentMenu extends MenuButton {
     /** Where its current comes from; whether that bears it hangs on this. */
     private Menu hangsOn() {
         Menu menu = new Menu("hangs on");
-        for (Component g : at.then().components().stream().filter(x -> x.kind().gives() && !x.id().equals(c.id())).toList()) {
+        for (Component g : at.then().components().stream().filter(x -> x.kind().passesOn() && !x.id().equals(c.id())).toList()) {
             boolean is = g.id().equals(c.wired().from());
             menu.getItems().add(choice(is, g.words(), c.name() + (is ? " hangs on nothing that is known" : " hangs on " + g.name()), b -> b.wired(c.id(), c.wired().hangingOn(is ? "" : g.id()))));
         }
         if (menu.getItems().isEmpty()) {
-            MenuItem none = new MenuItem("Fit an output, a contact or a supply first");
+            MenuItem none = new MenuItem("Fit an output, a board, a contact or a supply first");
             none.setDisable(true);
             menu.getItems().add(none);
+        }
+        return menu;
+    }
+
+    /** What lies on which pin of its plug or socket: whether it may be plugged in as it is hangs on this. */
+    private CustomMenuItem pins() {
+        CommitField pins = new CommitField("pins-" + c.id(), String.join(", ", c.wired().pins()), typed -> at.make(c.name() + "’s pins", b -> b.wired(c.id(), c.wired().pinned(Wired.pins(typed)))));
+        pins.field().setPromptText("its pins: +, −, signal");
+        Ui.tip(pins.field(), "What lies on each pin of its plug or socket, from the first on");
+        return new CustomMenuItem(pins, false);
+    }
+
+    /** How many contacts beside each other carry the current. */
+    private Menu shared() {
+        Menu menu = new Menu("contacts beside each other");
+        for (int n : new int[] {1, 2, 3, 4, 6}) {
+            menu.getItems().add(choice(n == c.wired().beside(), String.valueOf(n), c.name() + ": " + n + " beside each other", b -> b.wired(c.id(), c.wired().shared(n))));
         }
         return menu;
     }

@@ -39,6 +39,7 @@ final class FitForm extends Column {
     private final TextField watts = field("fit-watts", "W");
     private final TextField limit = field("fit-limit", "to °C");
     private final TextField mass = field("fit-mass", "g");
+    private final TextField ohms = field("fit-ohm", "Ω");
     private final ComboBox<Loadout> onto = Ui.id(new ComboBox<>(), "fit-onto");
     private final TextField by = Ui.id(new TextField(), "fit-by");
     private final TextField note = Ui.id(new TextField(), "fit-note");
@@ -60,6 +61,7 @@ final class FitForm extends Column {
         feeds.setConverter(new Labels<>(k -> "feeds the " + k.label().toLowerCase(java.util.Locale.ROOT), "feeds: not said"));
         feeds.setPromptText("feeds: not said");
         Ui.tip(feeds, "What draws its current through it; whether it may carry a hot bed hangs on this");
+        Ui.tip(ohms, "Of a resistor that stands in for a sensor");
         kind.setOnAction(e -> offer());
         onto.setConverter(new Labels<>(l -> "on " + l.name(), "on the machine"));
         onto.setPromptText("on the machine");
@@ -92,7 +94,7 @@ final class FitForm extends Column {
         }
         by.setText(BookEdit.writer(desk));
         Button not = Ui.id(Ui.button("Leave it", null, () -> show(false)), "fit-cancel");
-        getChildren().setAll(new HBox(6, kind, name, size, feeds, onto), new HBox(6, replaces, volts, amps, watts, limit, mass),
+        getChildren().setAll(new HBox(6, kind, name, size, feeds, onto), new HBox(6, replaces, volts, amps, watts, limit, mass, ohms),
                 new HBox(6, by, note, Ui.whole(fit), Ui.whole(not)), complaint);
         kind.requestFocus();
     }
@@ -122,6 +124,7 @@ final class FitForm extends Column {
         size.setVisible(!things.isEmpty());
         size.setManaged(!things.isEmpty());
         Ui.see(feeds, kind.getValue() == ComponentKind.CONTACT);
+        Ui.see(ohms, kind.getValue() == ComponentKind.SENSOR);
     }
 
     private String size() {
@@ -135,7 +138,7 @@ final class FitForm extends Column {
         }
         try {
             Ratings r = new Ratings(number(volts, Unit.VOLT), number(amps, Unit.AMPERE), number(watts, Unit.WATT),
-                    number(limit, Unit.CELSIUS), number(mass, Unit.GRAM));
+                    number(limit, Unit.CELSIUS), number(mass, Unit.GRAM), kind.getValue() == ComponentKind.SENSOR ? number(ohms, Unit.OHM) : 0);
             Optional<Component> old = Optional.ofNullable(replaces.getValue());
             Component c = new Component(BookEdit.freshId(), kind.getValue(), name.getText().strip(),
                     old.map(Component::loadout).orElse(onto.getValue() == null ? "" : onto.getValue().id()), r, size(), at.day(), Optional.empty(), old.map(Component::id),
@@ -150,7 +153,7 @@ final class FitForm extends Column {
                 complain(why.get());
                 return;
             }
-            for (TextField f : List.of(name, volts, amps, watts, limit, mass, note)) {
+            for (TextField f : List.of(name, volts, amps, watts, limit, mass, ohms, note)) {
                 f.clear();
             }
             show(false);
