@@ -13,6 +13,8 @@ import tinperch.check.Check;
 import tinperch.check.ContactCheck;
 import tinperch.check.DovetailCheck;
 import tinperch.check.DraughtCheck;
+import tinperch.check.FansCheck;
+import tinperch.check.FilterCheck;
 import tinperch.check.FlowCheck;
 import tinperch.check.GuideCheck;
 import tinperch.check.HeatCheck;
@@ -66,6 +68,8 @@ public final class Checks {
             new AirAreaCheck(),
             new FlowCheck(),
             new IntakeCheck(),
+            new FansCheck(),
+            new FilterCheck(),
             new SkinCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),

@@ -16,7 +16,7 @@ import tinperch.solid.Vec3;
  * @param tempC its temperature when it is a hot one
  * @param of for a plate the sheet its holes were read on, for a model its id; empty for the others
  * @param turnDeg for a model the turn about {@code along}, degrees
- * @param way for access where a hand or a tool comes from, for a cone where it opens to: x, -x, y, -y, z, -z; empty where that does not matter
+ * @param way for access where a hand or a tool comes from, for a cone where it opens to, for a solid box where it blows to when it is a fan: x, -x, y, -y, z, -z; empty where that does not matter
  * @param sock whether a soft insulating sock covers a hot one
  */
 public record Neighbour(String id, String name, String group, Kind kind, Form form, Vec3 corner, Vec3 size, String along,
@@ -121,6 +121,11 @@ public record Neighbour(String id, String name, String group, Kind kind, Form fo
     /** The direction {@code way} names; empty where it has none. */
     public Optional<Vec3> towards() {
         return way.isEmpty() ? Optional.empty() : Optional.of(axis(way.substring(way.length() - 1)).times(way.startsWith("-") ? -1 : 1));
+    }
+
+    /** Where it blows to; empty where it is no fan. */
+    public Optional<Vec3> blows() {
+        return kind == Kind.SOLID && form == Form.BOX ? towards() : Optional.empty();
     }
 
     /** The box of access with what a hand or a tool needs before it: so far as it says to want free, else 100 mm. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.Does;
+import tinperch.air.FilterMedium;
 import tinperch.air.UsualFan;
 import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
@@ -30,6 +31,7 @@ import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Card;
+import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.Lever;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
@@ -60,6 +62,8 @@ public final class FilterHousing implements PartFamily {
     public static final NumberParam PLAY = NumberParam.length("box.play", BOX, "Cartridge play", 0, 5, 0.3, "Between cartridge and wall, each side, beside half of the printer's slot fit");
     public static final NumberParam LEDGE = NumberParam.length("box.ledge", BOX, "Ledge", 2, 40, 5, "What the cartridge's rim and its foam lie on");
     public static final NumberParam PRESSED = NumberParam.length("seal.pressed", BOX, "Foam pressed to", 0.2, 30, 2.6, "25 to 50 % thinner than it comes (common practice)");
+    public static final ChoiceParam<Optional<String>> MEDIUM = ChoiceParam.wordsOr("cartridge.medium", BOX, "Cartridge of", FilterMedium.ALL.stream().map(FilterMedium::name).toList(), "not said",
+            "What it keeps, what it lets through and how long it lasts hang on this").starting(Optional.empty());
     public static final NumberParam LAND = NumberParam.length("box.land", BOX, "Lands for tape", 0, 60, 0, "Width of a strip of the base left and right for hook-and-loop tape; 0 for none");
     public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", FIXED, SeatKind.LOOSE_NUT, 0, 3, 12);
     public static final NumberParam COVER_THICKNESS = NumberParam.length("cover.thickness", COVER, "Cover", 0.8, 12, 2.4, "Lies on the bed when printed");
@@ -115,7 +119,7 @@ public final class FilterHousing implements PartFamily {
 
     @Override
     public List<Param<?>> params() {
-        List<Param<?>> all = new ArrayList<>(List.of(WALL, BASE, PLENUM, INLET, PLAY, LEDGE, PRESSED, LAND));
+        List<Param<?>> all = new ArrayList<>(List.of(WALL, BASE, PLENUM, INLET, PLAY, LEDGE, PRESSED, MEDIUM, LAND));
         all.addAll(WINDOWS.params());
         all.addAll(MOUNT.params());
         all.addAll(List.of(COVER_THICKNESS, BAR, SLOT));
@@ -200,7 +204,7 @@ public final class FilterHousing implements PartFamily {
         return new PartForm(List.of(box, lid), screws, held, List.of(snap, snap, new Joint.Seal("cartridge's foam", CARTRIDGE.id(), cartridge.foamMm(), in.get(PRESSED),
                 List.of(new Lever(PRESSED, 1, "foam pressed to")))), List.of(), dimensions(in, s),
                 Optional.of(site)).withAir(List.of(new AirPath("air through the " + cartridge.name(), Math.PI * inlet * inlet / 4, 4 * s.openX * s.openY, new Placement(new Vec3(0, 0, s.top), Vec3.X, Vec3.Y, Vec3.Z), List.of())
-                        .drivenBy(in.refs().of(MACHINE_SIDE).flatMap(FilterHousing::fan)).filtered(4 * s.openX * s.openY)));
+                        .drivenBy(in.refs().of(MACHINE_SIDE).flatMap(FilterHousing::fan)).filtered(4 * s.openX * s.openY, MEDIUM, in.values())));
     }
 
     /** The fan whose holes these four are. */

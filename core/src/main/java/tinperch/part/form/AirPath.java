@@ -2,8 +2,11 @@ package tinperch.part.form;
 
 import java.util.List;
 import java.util.Optional;
+import tinperch.air.FilterMedium;
 import tinperch.air.UsualFan;
+import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.Lever;
+import tinperch.part.param.Values;
 import tinperch.solid.Placement;
 
 /**
@@ -19,8 +22,10 @@ import tinperch.solid.Placement;
  * @param intake where the fan draws it in; empty where that is not known
  * @param fan what drives it; empty where no usual fan is like it
  * @param filterMm2 face of a filter it goes through; 0 for none
+ * @param medium what that is filled with; empty where nobody has said
+ * @param filling what says so; empty without a filter
  */
-public record AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker, Optional<Intake> intake, Optional<UsualFan> fan, double filterMm2) {
+public record AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker, Optional<Intake> intake, Optional<UsualFan> fan, double filterMm2, Optional<FilterMedium> medium, Optional<ChoiceParam<Optional<String>>> filling) {
     public AirPath {
         wider = List.copyOf(wider);
         thicker = List.copyOf(thicker);
@@ -33,7 +38,7 @@ public record AirPath(String label, double inletMm2, double outletMm2, Placement
 
     /** One that is led in a skin, from nowhere that is known. */
     public AirPath(String label, double inletMm2, double outletMm2, Placement outlet, List<Lever> wider, String inside, List<Lever> thicker) {
-        this(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.empty(), Optional.empty(), 0);
+        this(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.empty(), Optional.empty(), 0, Optional.empty(), Optional.empty());
     }
 
     /**
@@ -45,16 +50,16 @@ public record AirPath(String label, double inletMm2, double outletMm2, Placement
 
     /** With the fan's intake. */
     public AirPath from(Placement at, double diameterMm) {
-        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.of(new Intake(at, diameterMm)), fan, filterMm2);
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.of(new Intake(at, diameterMm)), fan, filterMm2, medium, filling);
     }
 
     /** Driven by a fan. */
     public AirPath drivenBy(Optional<UsualFan> next) {
-        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, next, filterMm2);
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, next, filterMm2, medium, filling);
     }
 
-    /** Through a filter of a face, mm². */
-    public AirPath filtered(double faceMm2) {
-        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, fan, faceMm2);
+    /** Through a filter of a face, mm², filled with what a choice says. */
+    public AirPath filtered(double faceMm2, ChoiceParam<Optional<String>> with, Values values) {
+        return new AirPath(label, inletMm2, outletMm2, outlet, wider, inside, thicker, intake, fan, faceMm2, with.of(values).flatMap(FilterMedium::of), Optional.of(with));
     }
 }

@@ -121,11 +121,12 @@ final class NeighbourForm extends Column {
         Ui.see(turn, f == Neighbour.Form.MODEL);
         Ui.see(sizes, f != Neighbour.Form.MODEL);
         boolean cone = f == Neighbour.Form.CONE;
-        Ui.see(special, cone || kind() == Neighbour.Kind.ACCESS || f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
+        boolean box = f == Neighbour.Form.BOX && kind() == Neighbour.Kind.SOLID;
+        Ui.see(special, box || cone || kind() == Neighbour.Kind.ACCESS || f == Neighbour.Form.PLATE || f == Neighbour.Form.MODEL);
         Ui.see(sock, kind() == Neighbour.Kind.HOT);
         boolean access = kind() == Neighbour.Kind.ACCESS;
-        Ui.see(way, cone || access);
-        Choice.fill(way, cone ? Ways.OPENING : Ways.COMING, Choice.in(way, cone ? "-z" : ""));
+        Ui.see(way, box || cone || access);
+        Choice.fill(way, cone ? Ways.OPENING : access ? Ways.COMING : Ways.BLOWING, Choice.in(way, cone ? "-z" : ""));
         if (way.getValue() == null) {
             way.setValue(way.getItems().get(0));
         }

@@ -17,6 +17,10 @@ final class Ways {
     static final List<Choice<String>> OPENING = List.of(new Choice<>("-z", "opens down"), new Choice<>("z", "opens up"), new Choice<>("-y", "opens to the front"), new Choice<>("y", "opens to the back"),
             new Choice<>("-x", "opens to the left"), new Choice<>("x", "opens to the right"));
 
+    /** Where a fan blows to, or that a box is none. */
+    static final List<Choice<String>> BLOWING = List.of(new Choice<>("", "no fan"), new Choice<>("-z", "a fan, blows down"), new Choice<>("z", "a fan, blows up"), new Choice<>("-y", "a fan, blows to the front"),
+            new Choice<>("y", "a fan, blows to the back"), new Choice<>("-x", "a fan, blows to the left"), new Choice<>("x", "a fan, blows to the right"));
+
     private Ways() {}
 
     /** The choice that means a way; one called "slanted" for any other. */
