@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import tinperch.fact.Facts;
-import tinperch.machine.Machine;
+import tinperch.machine.AirAround;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
@@ -57,7 +57,7 @@ public final class ContactCheck implements Check {
                     + on.unsaid() + "Say it in the machine's book.").settledBy(Settle.By.BOOK, "", "say it in the book");
         }
         double amps = on.amps();
-        double airC = airC(c.machine());
+        double airC = AirAround.tempC(c.machine());
         Contact contact = contact(k);
         double carries = contact.carriesA(airC);
         boolean tooMuch = amps > carries;
@@ -70,11 +70,6 @@ public final class ContactCheck implements Check {
                 : near ? Finding.of(id, Severity.LOOK, k.name() + " is loaded to " + Math.round(100 * amps / carries) + " % by " + names, rated + "Above four fifths it ages (common practice). " + cure)
                 : Finding.of(id, Severity.FINE, k.name() + " carries " + names, rated.strip());
         return f.measured(new Margin(amps, tooMuch ? carries : Contact.SHARE * carries, Unit.AMPERE, false)).with(tooMuch || near ? others(k, amps, airC, c.machine().book()) : List.of());
-    }
-
-    /** Air a machine's electronics stand in: that of its enclosure where the book has it, °C. */
-    private static double airC(Machine m) {
-        return m.enclosed() ? m.book().newest("temp.chamber").orElse(Contact.ROOM_C) : Contact.ROOM_C;
     }
 
     /** What hangs on it directly, on another contact that is free and carries it. */

@@ -77,7 +77,7 @@ public final class HeatCheck implements Check {
         Severity severity = t - band > m.useLimitC() ? Severity.STOP : t + band > m.useLimitC() ? Severity.LOOK : Severity.FINE;
         String what = "About " + Math.round(t) + " ± " + Math.round(band) + " °C" + (hot == null ? "" : " beside " + hot.name()) + ", " + m.name() + " stands " + Quantity.show(m.useLimitC(), Unit.CELSIUS);
         String why = "An estimate" + (hot == null || !Double.isFinite(top.gapMm()) ? "" : " for " + Quantity.mm(Math.round(top.gapMm() * 10) / 10.0) + " of air to " + hot.name() + " at " + Quantity.show(hot.tempC(), Unit.CELSIUS) + (hot.sock() ? " under a sock" : ", bare"))
-                + ", still air of " + Quantity.show(roomC, Unit.CELSIUS) + ", axes at home, the material as if solid. " + logged.map(HeatCheck::said).orElse("")
+                + (c.site().get().blown() ? ", moved air of " : ", still air of ") + Quantity.show(roomC, Unit.CELSIUS) + ", axes at home, the material as if solid. " + (w.screws() > 0 ? w.screws() + (w.screws() == 1 ? " screw leads" : " screws lead") + " heat into it from what they are fixed to. " : "") + logged.map(HeatCheck::said).orElse("")
                 + switch (severity) {
                     case STOP -> "Even the cool end of it is over what the material stands loaded: it creeps and sags.";
                     case LOOK -> "The limit lies within the band" + (logged.isPresent() ? "." : ": log a spot there in the first hours.");
@@ -101,6 +101,7 @@ public final class HeatCheck implements Check {
             all.add(Remedy.of("put a sock on " + hot.name(), new Change.PutNeighbour(hot.socked(true))));
         }
         all.addAll(farther(c, w, over));
+        c.site().filter(s -> !s.blown()).ifPresent(s -> all.add(Remedy.of("a fan that blows over it", new Change.PutSite(s.blown(true)))));
         all.addAll(OtherMaterials.of(c, o -> o.useLimitC() >= warmC, Comparator.comparingDouble(Material::useLimitC), 1));
         return all;
     }

@@ -4,6 +4,7 @@ import java.util.Optional;
 import tinperch.fact.HeatFact.Warm;
 import tinperch.heat.HeatMap;
 import tinperch.machine.space.Neighbour;
+import tinperch.machine.space.Site;
 import tinperch.solid.Vec3;
 import tinperch.trial.Channel;
 import tinperch.trial.Kept;
@@ -50,7 +51,7 @@ record LoggedHeat(Channel channel, Run run, double spotC, double estimatedC, dou
         HeatMap.Patch p = w.map().at(at);
         Optional<Neighbour> hot = c.machine().surroundings().neighbours().stream().filter(n -> n.id().equals(s.hotId())).findFirst();
         Optional<Double> block = stood(r, hot.map(Neighbour::tempC).orElse(0.0) > HOTTEST_BED_C ? Channel.Kind.HOT_END : Channel.Kind.BED);
-        boolean same = hot.isPresent() && hot.get().sock() == s.sock() && !s.blown() && p.nearest().equals(s.hotId()) && Math.abs(p.gapMm() - s.gapMm()) <= SAME_MM;
+        boolean same = hot.isPresent() && hot.get().sock() == s.sock() && s.blown() == c.site().map(Site::blown).orElse(false) && p.nearest().equals(s.hotId()) && Math.abs(p.gapMm() - s.gapMm()) <= SAME_MM;
         if (!same || block.isEmpty() || k.kept().filter(Kept::stood).isEmpty()) {
             return Optional.empty();
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.heat.Around;
+import tinperch.heat.Bridge;
 import tinperch.heat.HeatMap;
 import tinperch.heat.HeatModel;
 import tinperch.heat.HotBody;
@@ -32,6 +33,10 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
     public static final HeatFact FINE = new HeatFact(HeatModel.FINE_CELLS, true);
     /** To still air, W/m²K (common practice: 8…12). */
     public static final double FILM_WM2K = 10;
+    /** To air a fan keeps moving, W/m²K (common practice: 25…60; what is counted on is the least). */
+    public static final double BLOWN_WM2K = 25;
+    /** A screw that ends so near something hot is in it, mm. */
+    private static final double TOUCH_MM = 0.5;
     /** A sock's outside has this share of the block's rise over the room (value from memory: 120 °C on a block at 240 °C). */
     private static final double SOCK_SHARE = 0.44;
     /** Through the air heat is felt this near at most, mm. */
@@ -63,12 +68,13 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
      * A piece near something hot.
      *
      * @param place of the piece as it lies on the bed, in the map's coordinates
+     * @param screws how many screws lead heat into it from something hot
      */
-    public record Warm(Piece piece, Placement place, HeatMap map) {}
+    public record Warm(Piece piece, Placement place, HeatMap map, int screws) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(RestFact.REST.inputs(c, facts), Material.find(c.part().material()).map(Material::conductivityWmK), AirAround.tempC(c.machine()));
+        return List.of(RestFact.REST.inputs(c, facts), Material.find(c.part().material()).map(Material::conductivityWmK), AirAround.tempC(c.machine()), bridges(c, facts));
     }
 
     @Override
@@ -88,6 +94,7 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
         for (int i = 0; i < made.size(); i++) {
             screens.add(new Around.Screen(trees.get(i), here.times(made.get(i).piece().place())));
         }
+        List<PieceBridge> bridges = bridges(c, facts);
         List<Warm> all = new ArrayList<>();
         double nearest = Double.POSITIVE_INFINITY;
         for (MeshesFact.Made m : made) {
@@ -102,14 +109,43 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
                     felt.add(h);
                 }
             }
-            if (!felt.isEmpty()) {
-                Around around = new Around(roomC, FILM_WM2K, felt, screens);
+            List<Bridge> led = bridges.stream().filter(x -> x.pieceId().equals(m.piece().id())).map(PieceBridge::bridge).toList();
+            if (!felt.isEmpty() || !led.isEmpty()) {
+                Around around = new Around(roomC, c.site().get().blown() ? BLOWN_WM2K : FILM_WM2K, felt, screens, led);
                 double cellMm = HeatModel.cellMm(mesh, cells);
-                all.add(new Warm(m.piece(), at, drawn ? HeatModel.drawn(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop())
-                        : HeatModel.of(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop())));
+                HeatMap map = drawn ? HeatModel.drawn(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop())
+                        : HeatModel.of(mesh, material.get().conductivityWmK(), around, cellMm, facts.hands(), facts.stop());
+                all.add(new Warm(m.piece(), at, map, led.size()));
             }
         }
         return Optional.of(new Answer(all, !hot.isEmpty(), nearest, roomC));
+    }
+
+    private record PieceBridge(String pieceId, Bridge bridge) {}
+
+    /** Screws whose head or tip is in something hot, from there on. */
+    private static List<PieceBridge> bridges(Case c, Facts facts) {
+        Optional<Placement> place = RestFact.inMachine(c, facts);
+        List<HotBody> hot = place.isEmpty() ? List.of() : hot(c, AirAround.tempC(c.machine()));
+        if (hot.isEmpty()) {
+            return List.of();
+        }
+        Surroundings space = c.machine().surroundings();
+        Placement here = place.get().moved(space.shift(c.site().orElseThrow().group(), space.home()));
+        List<PieceBridge> all = new ArrayList<>();
+        facts.get(FormFact.FORM).form().ifPresent(f -> f.screws().forEach(s -> f.pieces().stream().filter(p -> p.id().equals(s.pieceId())).findFirst().ifPresent(p -> {
+            Placement at = here.times(p.place()).times(s.axis());
+            Vec3 head = at.point(0, 0, s.headMm() - s.washerMm());
+            Vec3 tip = at.point(0, 0, s.headMm() - s.washerMm() + s.lengthMm());
+            for (HotBody h : hot) {
+                boolean byTip = h.box().overlaps(new Bounds(tip, tip), TOUCH_MM);
+                if (byTip || h.box().overlaps(new Bounds(head, head), TOUCH_MM)) {
+                    all.add(new PieceBridge(p.id(), new Bridge(byTip ? tip : head, byTip ? head : tip, h.tempC(), s.thread().diameterMm() / 2, s.thread().stressAreaMm2())));
+                    break;
+                }
+            }
+        })));
+        return all;
     }
 
     /** What is hot, where it stands with the axes at home. */

@@ -30,6 +30,7 @@ public final class HeatModel {
     public static final int FINE_CELLS = 10_000;
     private static final double ROUND_K = 0.1;
     private static final double FAR_CELLS = 3;
+    private static final int RING = 8;
     private static final int MOST_ROUNDS = 6;
     private static final double TOLERANCE = 1e-6;
 
@@ -208,10 +209,13 @@ public final class HeatModel {
         java.util.Arrays.fill(surface, around.roomC());
         double[] u = new double[n];
         double[] env = new double[n];
+        double[] led = new double[grid.count];
+        double[] leads = new double[grid.count];
+        lead(led, leads);
         boolean converged = false;
         for (int round = 0; round < MOST_ROUNDS && !converged; round++) {
-            double[] out = new double[grid.count];
-            double[] in = new double[grid.count];
+            double[] out = leads.clone();
+            double[] in = led.clone();
             for (int p = 0; p < n; p++) {
                 exchange(p, surface[p], u, env);
                 double g = patches.areaMm2[p] / series(p, u[p]);
@@ -229,6 +233,9 @@ public final class HeatModel {
             converged = most < ROUND_K && system.converged();
         }
         double lost = 0;
+        for (int c = 0; c < grid.count; c++) {
+            lost += led[c] - leads[c] * cells[c];
+        }
         List<HeatMap.Patch> all = new ArrayList<>(n);
         for (int p = 0; p < n; p++) {
             lost += patches.areaMm2[p] / series(p, u[p]) * (env[p] - cells[patches.cell[p]]);
@@ -239,6 +246,31 @@ public final class HeatModel {
             all.add(new HeatMap.Patch(patches.middle[p], patches.normal[p], patches.areaMm2[p], surface[p], near < 0 ? Double.POSITIVE_INFINITY : arc[near][p], near < 0 ? "" : around.hot().get(near).id()));
         }
         return new HeatMap(all, drawn ? pieces() : List.of(), grid.h, grid.count, converged, lost);
+    }
+
+    /** What metal leads into each cell it goes through: W pulled in against 0 °C, and W/K that pull. */
+    private void lead(double[] led, double[] leads) {
+        double step = grid.h / 4;
+        for (Bridge b : around.bridges()) {
+            Vec3 way = b.to().minus(b.from()).unit();
+            Vec3 u = (Math.abs(way.x()) < 0.7 ? Vec3.X : Vec3.Y).cross(way).unit();
+            Vec3 v = way.cross(u);
+            // Cells half a cell off its shank are met: its bore is empty.
+            double ring = b.radiusMm() + grid.h / 2;
+            double g = step * b.takesWmmK(kWmmK, ring) / RING;
+            for (double x = step / 2; x < b.lengthMm(); x += step) {
+                double tempC = b.tempC(x, kWmmK, around.roomC());
+                Vec3 at = b.from().plus(way.times(x));
+                for (int k = 0; k < RING; k++) {
+                    double a = 2 * Math.PI * k / RING;
+                    int c = grid.cellAt(at.plus(u.times(ring * Math.cos(a))).plus(v.times(ring * Math.sin(a))));
+                    if (c >= 0) {
+                        leads[c] += g;
+                        led[c] += g * tempC;
+                    }
+                }
+            }
+        }
     }
 
     private List<HeatMap.Piece> pieces() {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import tinperch.solid.Bounds;
 import tinperch.solid.Mesh;
 import tinperch.solid.Stop;
+import tinperch.solid.Vec3;
 
 /**
  * How much of each cell of a grid a solid fills, and how wide it is open to the next: four lines a column along z through the mesh, exact along them.
@@ -79,6 +80,14 @@ final class Voxels {
 
     int index(int i, int j, int k) {
         return (k * ny + j) * nx + i;
+    }
+
+    /** The cell a point lies in; −1 outside. */
+    int cellAt(Vec3 p) {
+        int i = (int) Math.floor((p.x() - x0) / h);
+        int j = (int) Math.floor((p.y() - y0) / h);
+        int k = (int) Math.floor((p.z() - z0) / h);
+        return i < 0 || j < 0 || k < 0 || i >= nx || j >= ny || k >= nz ? -1 : cell[index(i, j, k)];
     }
 
     private double[] line(int i, int j, int s) {

@@ -7,6 +7,7 @@ import tinperch.machine.book.Wired;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Run;
+import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.bind.Binding;
@@ -120,6 +121,14 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().withSurroundings(d.machine().surroundings().with(run)));
+        }
+    }
+
+    /** Adds or changes a site of the machine. */
+    record PutSite(Site site) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.machine().withSurroundings(d.machine().surroundings().with(site)));
         }
     }
 

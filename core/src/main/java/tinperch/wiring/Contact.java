@@ -10,8 +10,6 @@ package tinperch.wiring;
 public record Contact(double ratedA, double limitC, int beside) {
     /** Of n contacts beside each other, and of one that is to last: how much may be counted on (common practice). */
     public static final double SHARE = 0.8;
-    /** Of a room nobody has said anything of, °C. */
-    public static final double ROOM_C = 25;
     /** What a contact gets warmer at its rating, K: what ratings are usually given for (common practice). */
     private static final double RATED_RISE_K = 30;
 

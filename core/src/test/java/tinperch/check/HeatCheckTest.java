@@ -1,6 +1,7 @@
 package tinperch.check;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -94,6 +95,23 @@ public class HeatCheckTest {
         Finding then = tried.after().findings().stream().filter(x -> x.id().equals(f.id())).findFirst().orElseThrow();
         assertEquals(then.severity(), Severity.FINE, tried.remedy().label() + ": " + then.what());
         assertEquals(tried.remedy().leaves(), "then: M3×16 is 3.5 mm too long", "a lower foot leaves its screw too long, and says so");
+    }
+
+    /** A foot screwed to a heated plate: its screws lead heat into it, which one that ends in cold metal does not. */
+    @Test
+    public void aScrewInSomethingHotLeadsItsHeatIn() {
+        double hot = heat(on("PETG", m -> m, plate(90))).margin().orElseThrow().value();
+        Finding f = heat(on("PETG", m -> m, plate(90)));
+        assertTrue(f.why().contains("2 screws lead heat into it"), f.why());
+        FactsOnce facts = new FactsOnce(on("PETG", m -> m, plate(90)));
+        HeatFact.Warm w = facts.get(HeatFact.HEAT).orElseThrow().pieces().get(0);
+        assertEquals(w.screws(), 2);
+        assertTrue(hot > 40, f.what());
+        assertFalse(heat(on("PLA", m -> m, block(5, 240))).why().contains("screw"), "the block is on the other side");
+    }
+
+    private static Neighbour plate(double tempC) {
+        return new Neighbour("bed", "heated plate", "carriage", Neighbour.Kind.HOT, Neighbour.Form.BOX, new Vec3(-60, -6, -60), new Vec3(120, 6, 120), "z", 0.1, tempC);
     }
 
     @Test

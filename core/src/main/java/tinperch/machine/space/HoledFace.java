@@ -65,7 +65,7 @@ public record HoledFace(Vec3 at, Vec3 facing, HolePattern holes) {
     /** A site there. */
     public Site site(String id, Neighbour on) {
         String name = on.name() + ", " + Face.looking(on.id(), facing).map(f -> f.along().word(f.high() ? End.Where.HIGH : End.Where.LOW)).orElse("face");
-        return new Site(id, name, on.group(), at, facing, 0, Site.POINTED_MM, "", on.id(), holes, List.of());
+        return new Site(id, name, on.group(), at, facing, 0, Site.POINTED_MM, "", on.id(), holes, List.of(), false);
     }
 
     /** "top: 4 holes Ø 4.3 mm, 40 × 40 mm". */

@@ -17,9 +17,10 @@ import tinperch.solid.Vec3;
  * @param sheetId the sheet its holes were read on, empty when they were not
  * @param drawn its holes as the file of the model it lies on says, about their middle; null where there is no such model
  * @param onId the neighbour on whose face it lies and with which it goes where readings put that; empty for none
+ * @param blown whether a fan keeps air moving over what stands there
  * @param alsoHeld what the part that was there held besides what it was there for: a cable, a probe, a shield
  */
-public record Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId, String onId, HolePattern drawn, List<String> alsoHeld) {
+public record Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId, String onId, HolePattern drawn, List<String> alsoHeld, boolean blown) {
     private static final int MOST_HELD = 20;
 
     public Site {
@@ -31,7 +32,7 @@ public record Site(String id, String name, String group, Vec3 at, Vec3 facing, d
 
     /** One on no neighbour that is drawn. */
     public Site(String id, String name, String group, Vec3 at, Vec3 facing, double turnDeg, double halfWidthMm, String sheetId) {
-        this(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, "", null, List.of());
+        this(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, "", null, List.of(), false);
     }
 
     /** How well a face is known that was only pointed at, mm. */
@@ -46,18 +47,23 @@ public record Site(String id, String name, String group, Vec3 at, Vec3 facing, d
     public static Site onFace(String id, Neighbour n, Vec3 outward) {
         Face face = Face.looking(n.id(), outward).orElseThrow(() -> new SpaceProblem("A site looks along x, y or z; this face looks elsewhere. Type its place below."));
         boolean plate = n.form() == Neighbour.Form.PLATE && Math.abs(n.direction().dot(face.outward())) > 0.999;
-        return new Site(id, face.words(n), n.group(), face.middle(n), face.outward(), 0, POINTED_MM, plate ? n.of() : "", n.id(), null, List.of());
+        return new Site(id, face.words(n), n.group(), face.middle(n), face.outward(), 0, POINTED_MM, plate ? n.of() : "", n.id(), null, List.of(), false);
     }
 
     /** Where it is when what it lies on goes elsewhere or is found to be of another size. */
     Site following(Neighbour before, Neighbour after) {
         Vec3 by = Face.looking(onId, facing).map(f -> f.middle(after).minus(f.middle(before))).orElse(after.corner().minus(before.corner()));
-        return by.length() < 1e-12 ? this : new Site(id, name, group, at.plus(by), facing, turnDeg, halfWidthMm, sheetId, onId, drawn, alsoHeld);
+        return by.length() < 1e-12 ? this : new Site(id, name, group, at.plus(by), facing, turnDeg, halfWidthMm, sheetId, onId, drawn, alsoHeld, blown);
     }
 
     /** The same, with what the part that was there held besides. */
     public Site alsoHolding(List<String> what) {
-        return new Site(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, onId, drawn, what);
+        return new Site(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, onId, drawn, what, blown);
+    }
+
+    /** The same, with air moving over it or without. */
+    public Site blown(boolean next) {
+        return new Site(id, name, group, at, facing, turnDeg, halfWidthMm, sheetId, onId, drawn, alsoHeld, next);
     }
 
     /** Its frame: z the way it faces, x to the right of one who looks at it, as far as that goes. */

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -45,6 +46,7 @@ final class SitesPanel extends Column {
     private final TextField[] at = {field("site-at-x", "x"), field("site-at-y", "y"), field("site-at-z", "z")};
     private final TextField known = field("site-known", "± mm");
     private final TextField alsoHeld = Ui.id(new TextField(), "site-also-held");
+    private final CheckBox blown = Ui.id(new CheckBox("a fan blows there"), "site-blown");
     private final Label complaint = Ui.id(Ui.text("", "complaint"), "site-complaint");
     private final Button put = Ui.id(Ui.button("Add it", "mdi2p-plus", this::put), "site-put");
     private final Button remove = Ui.id(Ui.button("Remove", null, this::remove), "site-remove");
@@ -71,13 +73,14 @@ final class SitesPanel extends Column {
         facing.setValue(Ways.of(Vec3.Y.times(-1)));
         alsoHeld.setPromptText("what the old part held besides: probe cable, shield …");
         Ui.tip(alsoHeld, "Written down at teardown; asked for at every part that mounts here");
+        Ui.tip(blown, "Air that always moves over what stands there takes more heat off it than still air");
         sheet.setMaxWidth(180);
         put.getStyleClass().add("accent");
         Label middle = Ui.label("middle of its holes", "faint");
         middle.setMinWidth(110);
         HBox place = new HBox(6, middle, at[0], at[1], at[2], known);
         place.setAlignment(Pos.CENTER_LEFT);
-        getChildren().addAll(list, offers, new HBox(6, name, group), new HBox(6, facing, sheet), place, alsoHeld,
+        getChildren().addAll(list, offers, new HBox(6, name, group), new HBox(6, facing, sheet), place, alsoHeld, blown,
                 new HBox(6, put, remove), complaint);
         for (TextField f : new TextField[] {name, at[2], known, alsoHeld}) {
             f.setOnAction(e -> put());
@@ -169,6 +172,7 @@ final class SitesPanel extends Column {
         }
         known.setText(Quantity.mm(s.halfWidthMm()));
         alsoHeld.setText(String.join(", ", s.alsoHeld()));
+        blown.setSelected(s.blown());
     }
 
     /** A new one in the middle of a face. */
@@ -202,7 +206,7 @@ final class SitesPanel extends Column {
             Vec3 way = Choice.in(facing, Vec3.Y.times(-1));
             Site like = editing != null ? editing : pointed;
             Site s = new Site(editing == null ? BookEdit.freshId() : editing.id(), name.getText().strip(), Choice.in(group, ""), place, way, editing == null ? 0 : editing.turnDeg(), half,
-                    Choice.in(sheet, ""), like == null ? "" : like.onId(), like == null ? null : like.drawn(), List.of(alsoHeld.getText().split("[,;]")));
+                    Choice.in(sheet, ""), like == null ? "" : like.onId(), like == null ? null : like.drawn(), List.of(alsoHeld.getText().split("[,;]")), blown.isSelected());
             boolean fresh = editing == null;
             Optional<String> why = edit.apply((fresh ? "add site " : "change site ") + s.name(), x -> x.with(s));
             complain(why.orElse(""));
@@ -211,6 +215,7 @@ final class SitesPanel extends Column {
                 for (TextField f : List.of(name, at[0], at[1], at[2], known, alsoHeld)) {
                     f.clear();
                 }
+                blown.setSelected(false);
                 name.requestFocus();
             }
         } catch (QuantityException e) {
