@@ -5,29 +5,25 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import tinperch.hardware.HexKey;
 import tinperch.machine.space.Axis;
-import tinperch.machine.space.Neighbour;
-import tinperch.machine.space.Shape;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Screw;
 import tinperch.solid.Placement;
-import tinperch.solid.Vec3;
-import tinperch.solid.query.Sight;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
 
 /**
  * Whether a driver gets straight to every head that bears on the part, past the machine's neighbours and the part's own pieces, with the axes wherever they leave the most room: at home and at all
- * ends of their travels. Lines in the middle of the head and around its rim.
+ * ends of their travels; where only a key does, how far it turns. Lines in the middle of the head and around its rim.
  */
 public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
     public static final AccessFact ACCESS = new AccessFact();
     /** A driver with a hand behind it, mm (common practice). */
     public static final double DRIVER_MM = 70;
     private static final int ROUND = 6;
-    private static final double SURE_MM = 0.1;
     private static final double OVER_HEAD_MM = 0.2;
     private static final int MOST_AXES = 3;
 
@@ -38,8 +34,9 @@ public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
      *
      * @param by what stands before it where it is farthest off
      * @param freeMm room there before the head, less than a driver
+     * @param key that fits it, {@code turnDeg} how far that gets round there in one go
      */
-    public record Blocked(Screw screw, Piece piece, String by, double freeMm) {}
+    public record Blocked(Screw screw, Piece piece, String by, double freeMm, HexKey key, double turnDeg) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -66,7 +63,7 @@ public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
         return all;
     }
 
-    private static List<Map<String, Double>> poses(Surroundings space) {
+    static List<Map<String, Double>> poses(Surroundings space) {
         List<Map<String, Double>> all = new ArrayList<>(List.of(space.home()));
         List<Axis> axes = space.axes().stream().limit(MOST_AXES).toList();
         for (int ends = 0; ends < 1 << axes.size(); ends++) {
@@ -80,44 +77,22 @@ public final class AccessFact implements Fact<List<AccessFact.Blocked>> {
     }
 
     private static Optional<Blocked> blocked(Screw s, Piece piece, Case c, Facts facts, Placement place, List<Map<String, Double>> poses) {
-        Surroundings space = c.machine().surroundings();
         Placement axis = place.times(piece.place()).times(s.axis());
         double top = s.headMm() - s.washerMm() - s.thread().headHeightMm(s.head()) - OVER_HEAD_MM;
-        String by = "";
-        double most = -1;
+        Placement socket = Placement.along(axis.point(0, 0, top), axis.w().times(-1), axis.u());
+        HexKey key = HexKey.of(s.thread().name(), s.head());
+        Blocked most = null;
         for (Map<String, Double> pose : poses) {
             facts.stop().check();
-            Vec3 shift = space.shift(c.site().orElseThrow().group(), pose);
-            double free = DRIVER_MM;
-            String first = "";
-            Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
-            for (Neighbour n : space.neighbours()) {
-                if (n.isMatter()) {
-                    double room = room(s, axis.moved(shift.minus(space.shift(n.group(), pose))), top, shapes.get(n.id()).tree());
-                    first = room < free ? n.name() : first;
-                    free = Math.min(free, room);
-                }
-            }
-            if (free >= DRIVER_MM) {
+            KeyRoom.Room room = new KeyRoom(socket, c, facts, place, pose, false).straight(s.thread().headDiameterMm(s.head()) / 2, ROUND, DRIVER_MM);
+            if (room.straightMm() >= DRIVER_MM) {
                 return Optional.empty();
             }
-            if (free > most) {
-                most = free;
-                by = first;
+            double turn = new KeyRoom(socket, c, facts, place, pose, true).turnDeg(key, room.straightMm());
+            if (most == null || turn > most.turnDeg + 1e-9 || turn > most.turnDeg - 1e-9 && room.straightMm() > most.freeMm) {
+                most = new Blocked(s, piece, room.by(), room.straightMm(), key, turn);
             }
         }
-        return Optional.of(new Blocked(s, piece, by, most));
-    }
-
-    /** How far it is free before a head; a thing the head is drawn into is what it is screwed to. */
-    private static double room(Screw s, Placement axis, double top, TriangleTree tree) {
-        double least = DRIVER_MM;
-        for (int k = 0; k <= ROUND; k++) {
-            double r = k == 0 ? 0 : s.thread().headDiameterMm(s.head()) / 2;
-            double x = r * Math.cos(2 * Math.PI * k / ROUND);
-            double y = r * Math.sin(2 * Math.PI * k / ROUND);
-            least = Sight.freeMm(tree, axis.point(x, y, top), axis.w().times(-1), least, SURE_MM);
-        }
-        return least;
+        return Optional.ofNullable(most);
     }
 }

@@ -22,6 +22,7 @@ import tinperch.check.HoldCheck;
 import tinperch.check.HomingCheck;
 import tinperch.check.IntakeCheck;
 import tinperch.check.IronCheck;
+import tinperch.check.KeyCheck;
 import tinperch.check.KnownCheck;
 import tinperch.check.LeftLooseCheck;
 import tinperch.check.LineUpCheck;
@@ -90,6 +91,7 @@ public final class Checks {
             new ThinCheck(),
             new OverhangCheck(),
             new AccessCheck(),
+            new KeyCheck(),
             new IronCheck(),
             new NutWayCheck(),
             new AimCheck(),

@@ -88,6 +88,7 @@ public class PrintableTest {
         Finding key = PartExamples.findings(foot(wall("carriage", 60))).stream().filter(f -> f.id().startsWith("access")).findFirst().orElseThrow();
         assertEquals(key.severity(), Severity.LOOK);
         assertEquals(key.margin().orElseThrow().limit(), 70.0);
+        assertTrue(key.what().startsWith("Only a short key"), "with nothing beside it, it turns: " + key.what());
         double nearer = PartExamples.findings(foot(wall("carriage", 55))).stream().filter(f -> f.id().startsWith("access")).findFirst().orElseThrow().margin().orElseThrow().value();
         assertEquals(key.margin().orElseThrow().value() - nearer, 5, 0.2, "measured to the wall");
         assertTrue(PartExamples.findings(foot(wall("", 20))).stream().noneMatch(f -> f.id().startsWith("access")), "driven 200 mm along x it is free");

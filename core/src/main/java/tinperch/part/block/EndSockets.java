@@ -10,6 +10,7 @@ import tinperch.part.bind.ProfileRef;
 import tinperch.part.bind.RodRef;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Held;
+import tinperch.part.form.Keyway;
 import tinperch.part.param.Card;
 import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.Lever;
@@ -96,8 +97,9 @@ public final class EndSockets {
      * @param lowestMm underside of its lowest wall
      * @param betweenMm free between two sockets; 0 where there is only one
      * @param hollowMm how high the sockets are, from their lowest to their highest
+     * @param keyways the set screws
      */
-    public record Made(double halfMm, double topMm, double lowestMm, double betweenMm, double[] hollowMm, List<Cavity> cavities, List<Solid> cuts, List<Held> held) {}
+    public record Made(double halfMm, double topMm, double lowestMm, double betweenMm, double[] hollowMm, List<Cavity> cavities, List<Solid> cuts, List<Held> held, List<Keyway> keyways) {}
 
     /**
      * The sockets.
@@ -128,6 +130,7 @@ public final class EndSockets {
         List<Cavity> cavities = new ArrayList<>();
         List<Solid> cuts = new ArrayList<>();
         List<Held> held = new ArrayList<>();
+        List<Keyway> keyways = new ArrayList<>();
         for (Socket s : sockets) {
             String of = s.of.isEmpty() ? "" : " " + s.of;
             Placement mouth = new Placement(new Vec3(mouthX, middleY + s.y, in.get(height)), Vec3.Y.times(-1), Vec3.Z, Vec3.X.times(-1));
@@ -144,11 +147,14 @@ public final class EndSockets {
             }
             for (int i = 0; i < s.setAt.length; i++) {
                 String name = s.setAt.length == 1 ? of : of + " " + (char) ('A' + i);
-                set(in, set, setDeep, name, "rod." + s.of, new Vec3(mouthX - s.setAt[i], middleY + s.y, in.get(height)), new Vec3(0, s.side * Math.sin(a), Math.cos(a)), reach, top, cavities, cuts);
+                Vec3 middle = new Vec3(mouthX - s.setAt[i], middleY + s.y, in.get(height));
+                Vec3 out = new Vec3(0, s.side * Math.sin(a), Math.cos(a));
+                set(in, set, setDeep, name, "rod." + s.of, middle, out, reach, top, cavities, cuts);
+                keyways.add(new Keyway("set screw" + name, SET_THREAD, Placement.along(middle.plus(out.times(reach)), out, Vec3.X), 0));
             }
         }
         double between = rods ? in.get(spacing) - 2 * one.halfWide - 2 * in.get(wall) : 0;
-        return new Made(half, top, in.get(height) - one.halfHigh - in.get(wall), Math.max(0, between), new double[] {in.get(height) - one.halfHigh, in.get(height) + one.halfHigh}, cavities, cuts, held);
+        return new Made(half, top, in.get(height) - one.halfHigh - in.get(wall), Math.max(0, between), new double[] {in.get(height) - one.halfHigh, in.get(height) + one.halfHigh}, cavities, cuts, held, keyways);
     }
 
     /** Wider than what is held: the printer's fit for it and what is wanted beside that. */

@@ -20,6 +20,7 @@ import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Held;
+import tinperch.part.form.Keyway;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.part.form.Reach;
@@ -72,6 +73,10 @@ public final class GantryEnd implements PartFamily {
     public static final Role<ProfileRef> PROFILE = new Role<>("profile", ProfileRef.KIND, "profile", "the profile it holds, where it holds one", true, "profile-20");
 
     private static final double BEYOND_MM = 1;
+    /** Of a usual pulley: half its belt with a flange, its hub's wall and set screw (common practice). */
+    private static final double HALF_BELT_MM = 4.5;
+    private static final double HUB_WALL_MM = 4;
+    private static final String HUB_THREAD = "M3";
     /** Between the motor's face and the block, for screws' heads and pulley. */
     private static final double BESIDE_MM = 2;
     @Override
@@ -196,7 +201,17 @@ public final class GantryEnd implements PartFamily {
         held.add(new Held(motor.name(), box("motor", in.get(SCREWS.x) - motor.faceMm() / 2, in.get(SCREWS.x) + motor.faceMm() / 2, in.get(SCREWS.y) - motor.faceMm() / 2,
                 in.get(SCREWS.y) + motor.faceMm() / 2, -row.standoffMm() - motor.lengthMm(), -row.standoffMm()), 0));
         return PartForm.of(Piece.only("end block", new Solid.Difference(new Solid.Union(body), cuts), cavities, reaches(row)).of(HAND.show(in.values())), screws, held, dimensions(in, hold, aside, halfMotor, to),
-                Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE), false)));
+                Optional.of(new PartForm.Mount(mount.map(m -> Placement.at(in.get(MOUNT.x), in.get(MOUNT.y), -m.standoffMm()).turnedDeg(in.get(MOUNT.turn))).orElse(Placement.HERE), false))).withKeyways(keyways(in, motor, hold));
+    }
+
+    /** The set screws of the sockets, and that of the pulley on the motor's shaft: its hub lies between the plate and the belt. */
+    private static List<Keyway> keyways(PartInputs in, MotorRef motor, EndSockets.Made hold) {
+        List<Keyway> all = new ArrayList<>(hold.keyways());
+        double under = in.get(BELT_HEIGHT) - HALF_BELT_MM;
+        if (in.get(PASSAGE) > 0 && under > in.get(PLATE)) {
+            all.add(new Keyway("set screw of the pulley", HUB_THREAD, Placement.at(in.get(SCREWS.x), in.get(SCREWS.y), (in.get(PLATE) + under) / 2), motor.shaftMm() / 2 + HUB_WALL_MM));
+        }
+        return all;
     }
 
     private static List<Reach> reaches(ScrewRow row) {

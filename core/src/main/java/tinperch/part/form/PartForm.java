@@ -16,9 +16,10 @@ import tinperch.solid.Vec3;
  * @param mount how it meets a site; empty when the part mounts on none
  * @param air ways air is led through it
  * @param tracks lines that must meet others of the machine
+ * @param keyways set screws a key must get to
  */
 public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
-        List<Dimension> dimensions, Optional<Mount> mount, List<AirPath> air, List<Track> tracks) {
+        List<Dimension> dimensions, Optional<Mount> mount, List<AirPath> air, List<Track> tracks, List<Keyway> keyways) {
     public PartForm {
         pieces = List.copyOf(pieces);
         screws = List.copyOf(screws);
@@ -28,12 +29,13 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
         dimensions = List.copyOf(dimensions);
         air = List.copyOf(air);
         tracks = List.copyOf(tracks);
+        keyways = List.copyOf(keyways);
     }
 
     /** One that leads no air and nothing else. */
     public PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, List<Joint> joints, List<Port> ports,
             List<Dimension> dimensions, Optional<Mount> mount) {
-        this(pieces, screws, held, joints, ports, dimensions, mount, List.of(), List.of());
+        this(pieces, screws, held, joints, ports, dimensions, mount, List.of(), List.of(), List.of());
     }
 
     /**
@@ -61,36 +63,41 @@ public record PartForm(List<Piece> pieces, List<Screw> screws, List<Held> held, 
 
     /** With other pieces. */
     public PartForm withPieces(List<Piece> next) {
-        return new PartForm(next, screws, held, joints, ports, dimensions, mount, air, tracks);
+        return new PartForm(next, screws, held, joints, ports, dimensions, mount, air, tracks, keyways);
     }
 
     /** With more ways in which pieces meet. */
     public PartForm joinedBy(List<Joint> more) {
         List<Joint> all = new ArrayList<>(joints);
         all.addAll(more);
-        return new PartForm(pieces, screws, held, all, ports, dimensions, mount, air, tracks);
+        return new PartForm(pieces, screws, held, all, ports, dimensions, mount, air, tracks, keyways);
     }
 
     /** With more screws. */
     public PartForm screwedBy(List<Screw> more) {
         List<Screw> all = new ArrayList<>(screws);
         all.addAll(more);
-        return new PartForm(pieces, all, held, joints, ports, dimensions, mount, air, tracks);
+        return new PartForm(pieces, all, held, joints, ports, dimensions, mount, air, tracks, keyways);
     }
 
     /** With ports. */
     public PartForm withPorts(List<Port> next) {
-        return new PartForm(pieces, screws, held, joints, next, dimensions, mount, air, tracks);
+        return new PartForm(pieces, screws, held, joints, next, dimensions, mount, air, tracks, keyways);
     }
 
     /** With air led through it. */
     public PartForm withAir(List<AirPath> next) {
-        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, next, tracks);
+        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, next, tracks, keyways);
     }
 
     /** With lines that must meet others. */
     public PartForm withTracks(List<Track> next) {
-        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, air, next);
+        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, air, next, keyways);
+    }
+
+    /** With set screws a key must get to. */
+    public PartForm withKeyways(List<Keyway> next) {
+        return new PartForm(pieces, screws, held, joints, ports, dimensions, mount, air, tracks, next);
     }
 
     /** The piece of an id, if it has one. */
