@@ -29,6 +29,7 @@ import tinperch.upgrade.Load;
 public final class HoldCheck implements Check {
     /** What a thread cut into plastic is long, in diameters (common practice). */
     private static final double CUT_DIAMETERS = 1.5;
+    private static final double SHAKEN = 0.5;
     private static final String ESTIMATE = " Once more after a day: plastic gives. Estimate: T = 0.2·d·F, friction 0.2.";
 
     @Override
@@ -47,9 +48,9 @@ public final class HoldCheck implements Check {
         List<Finding> all = new ArrayList<>();
         List<String> torques = new ArrayList<>();
         rows.values().forEach(row -> {
-            Hold h = Hold.of(row, m.get(), m.get().steadyPercent() / 100);
+            Hold h = Hold.of(row, m.get(), share(row, m.get(), false));
             torques.add(h.screw.rowLabel() + " (" + h.screw.thread().name() + ") " + h.torque());
-            c.part().loads().stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, h, l, c, m.get()))
+            c.part().loads().stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, Hold.of(row, m.get(), share(row, m.get(), l.lasting() == Load.Lasting.AGAIN)), l, c, m.get()))
                     .max(Comparator.comparingDouble(f -> f.margin().orElseThrow().value() / Math.max(1e-9, f.margin().orElseThrow().limit()))).ifPresent(all::add);
         });
         if (all.isEmpty()) {
@@ -75,6 +76,8 @@ public final class HoldCheck implements Check {
             if (k.end() == SeatKind.INSERT) {
                 HeatSetInsert i = k.insert().orElseThrow();
                 least = least.or(ScrewHold.pullOutN(i.outerMm(), i.lengthMm(), bears), "around its insert");
+            } else if (k.end() == SeatKind.CUT) {
+                least = least.or(ScrewHold.pullOutN(t.diameterMm(), s.threadMm(), bears), "around the thread it cuts");
             } else if (k.end().isCaptive()) {
                 least = least.or(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), s.bearing(), bears), "under its nut");
             }
@@ -88,6 +91,11 @@ public final class HoldCheck implements Check {
         String torque() {
             return Quantity.fixed(ScrewHold.torqueNm(screw.thread(), clampN), 2) + " N·m";
         }
+    }
+
+    /** What plastic is asked for, for good; a cut thread that is shaken works loose at half of that (common practice). */
+    private static double share(List<Seat> row, Material m, boolean shaken) {
+        return m.steadyPercent() / 100 * (shaken && row.get(0).screw().end() == SeatKind.CUT ? SHAKEN : 1);
     }
 
     private static Finding finding(List<Seat> row, Hold h, Load l, Case c, Material m) {
@@ -105,14 +113,19 @@ public final class HoldCheck implements Check {
         String why = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + ", were they alone, ask each of " + row.size() + " to clamp with " + newtons(g.clampN()) + " (pulled " + newtons(g.pullN()) + ", pushed aside " + newtons(g.slideN()) + "). "
                 + capital(h.where) + " " + m.name() + " bears " + newtons(h.clampN) + " for good (" + Quantity.fixed(m.steadyPercent(), 0) + " %: it creeps): tighten to " + h.torque() + " at most." + compared(k, m) + ESTIMATE;
         Finding f = Finding.of("hold." + k.pieceId() + "." + k.row(), severity, what, why).measured(new Margin(g.clampN(), h.clampN, Unit.NEWTON, false)).at(k.pieceId(), k.row());
-        return severity == Severity.FINE ? f : f.with(OtherMaterials.of(c, o -> Hold.of(row, o, o.steadyPercent() / 100).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
+        if (severity == Severity.FINE) {
+            return f;
+        }
+        List<Remedy> remedies = new ArrayList<>(OtherSeats.of(k, c));
+        remedies.addAll(OtherMaterials.of(c, o -> Hold.of(row, o, share(row, o, l.lasting() == Load.Lasting.AGAIN)).clampN >= g.clampN(), Comparator.comparingDouble(Material::strengthMPa), 1));
+        return f.with(remedies);
     }
 
     /** What other ends of a screw would hold there. */
     private static String compared(Screw k, Material m) {
         ScrewThread t = k.thread();
         double bears = m.steadyPercent() / 100 * m.strengthMPa();
-        return k.end() == SeatKind.TAPPED ? "" : " Here a captive nut holds " + newtons(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), 1, bears))
+        return k.end() == SeatKind.TAPPED || k.end() == SeatKind.CUT ? "" : " Here a captive nut holds " + newtons(ScrewHold.underNutN(t.nutAcrossFlatsMm(), k.boreMm(), 1, bears))
                 + k.insert().map(i -> ", an insert " + i.name() + " " + newtons(ScrewHold.pullOutN(i.outerMm(), i.lengthMm(), bears))).orElse("")
                 + ", a cut thread " + newtons(ScrewHold.pullOutN(t.diameterMm(), CUT_DIAMETERS * t.diameterMm(), bears)) + ".";
     }

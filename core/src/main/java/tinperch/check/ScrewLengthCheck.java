@@ -22,11 +22,14 @@ import tinperch.upgrade.Change;
  *
  * <p>Grip is everything clamped; what is plastic of it is measured along the screw. Through a nut: grip + nut height + one pitch at least,
  * three diameters more at most (common practice). Into an insert: grip + one diameter at least, and the tip ends 0.5 mm before the bottom
- * (common practice). Into a thread of the held thing: grip + one diameter at least, and 0.5 mm before that thread's end (common practice).
+ * (common practice). Into a thread of the held thing: grip + one diameter at least, and 0.5 mm before that thread's end (common practice). Cut into plastic: one and a half diameters.
  * Lengths of ISO 888; the owner's drawer comes first.
  */
 public final class ScrewLengthCheck implements Check {
     private static final double BEFORE_BOTTOM_MM = 0.5;
+    /** Into plastic at least, and what more does not help, in diameters (common practice). */
+    private static final double IN_PLASTIC = 1.5;
+    private static final double MOST_IN_PLASTIC = 4;
 
     @Override
     public String about() {
@@ -41,6 +44,11 @@ public final class ScrewLengthCheck implements Check {
             if (k.end() == SeatKind.INSERT) {
                 double depth = Double.isInfinite(s.floorMm()) ? k.insert().orElseThrow().lengthMm() + k.thread().diameterMm() : s.floorMm() - BEFORE_BOTTOM_MM;
                 return new Span(s, grip + k.thread().diameterMm(), grip + depth);
+            }
+            if (k.end() == SeatKind.CUT) {
+                // How much plastic the thread really has round it is a question of its own.
+                double d = k.thread().diameterMm();
+                return new Span(s, grip + IN_PLASTIC * d, grip + (Double.isInfinite(s.floorMm()) ? MOST_IN_PLASTIC * d : Math.max(IN_PLASTIC * d, s.floorMm() - BEFORE_BOTTOM_MM)));
             }
             if (k.end() == SeatKind.TAPPED) {
                 return new Span(s, grip + k.thread().diameterMm(), grip + Math.max(k.heldMm() - BEFORE_BOTTOM_MM, k.thread().diameterMm()));
@@ -92,7 +100,7 @@ public final class ScrewLengthCheck implements Check {
     private static Finding finding(String row, Span span, Case c) {
         Screw k = span.seat.screw();
         double length = k.lengthMm();
-        boolean thread = k.end() == SeatKind.INSERT || k.end() == SeatKind.TAPPED;
+        boolean thread = k.end().isInside() || k.end() == SeatKind.TAPPED;
         boolean tooShort = length < span.minMm - 1e-6;
         boolean tooLong = !tooShort && length > span.maxMm + 1e-6;
         boolean above = tooShort || !tooLong && length - span.minMm <= span.maxMm - length;
@@ -100,7 +108,7 @@ public final class ScrewLengthCheck implements Check {
         String id = "screw." + row;
         String clamp = "The " + k.rowLabel() + " clamp " + span.text();
         if (tooShort || tooLong) {
-            String why = clamp + (tooShort ? thread ? "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it."
+            String why = clamp + (tooShort ? thread ? k.end() == SeatKind.CUT ? "; one and a half diameters must cut into the plastic." : "; one diameter of thread must engage." : "; the nut and one turn of thread must show beyond it."
                     : k.end() == SeatKind.TAPPED ? "; it would end before it clamps: the thread of the " + k.heldName() + " is " + Quantity.mm(k.heldMm()) + " deep."
                     : thread ? "; the tip would press on the bottom of the hole." : "; the end would stand far out behind the nut.");
             return Finding.of(id, Severity.STOP, k.name() + " is " + Quantity.mm(-margin.spare()) + (tooShort ? " short" : " too long"), why)
@@ -130,7 +138,7 @@ public final class ScrewLengthCheck implements Check {
         if (!span.holds(k.lengthMm())) {
             // Growing the grip by g lets a screw longer by g fit; a short screw wants less of it.
             double grow = k.lengthMm() > span.maxMm ? k.lengthMm() - span.maxMm : k.lengthMm() - span.minMm;
-            for (Lever l : k.grip()) {
+            for (Lever l : k.end().isInside() ? List.<Lever>of() : k.grip()) {
                 out.add(Remedy.pull(l, c.recipe().values(), grow));
             }
         }

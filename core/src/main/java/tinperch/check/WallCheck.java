@@ -44,7 +44,8 @@ public final class WallCheck implements Check {
             if (w.aroundMm().isPresent()) {
                 around.merge(row, w, (a, b) -> b.aroundMm().getAsDouble() < a.aroundMm().getAsDouble() ? b : a);
             }
-            if (w.behindMm().isPresent()) {
+            // Behind a thread the screw cuts itself nothing is pushed.
+            if (w.behindMm().isPresent() && w.cavity().purpose() != Cavity.Purpose.THREAD) {
                 behind.merge(row, w, (a, b) -> b.behindMm().getAsDouble() < a.behindMm().getAsDouble() ? b : a);
             }
         }

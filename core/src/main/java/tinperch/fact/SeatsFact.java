@@ -22,6 +22,8 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
     public static final SeatsFact SEATS = new SeatsFact();
     private static final int ROUND = 12;
     private static final double FLAT_MM = 0.05;
+    /** Beyond a bore's wall, so that lines run in plastic. */
+    private static final double THREAD_MM = 0.3;
 
     private SeatsFact() {}
 
@@ -33,9 +35,10 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
      * @param wayOf what must go there: "head", "washer", "insert", "nut"
      * @param obstacle the feature that stands there
      * @param gripMm plastic clamped between head and nut; 0 for an insert
+     * @param threadMm plastic a thread is cut into, from its mouth to the screw's tip; 0 where none is
      * @param floorMm how deep below the insert's mouth the hole ends; infinite when it does not
      */
-    public record Seat(Screw screw, double bearing, double inTheWayMm, String wayOf, String obstacle, double gripMm, double floorMm) {}
+    public record Seat(Screw screw, double bearing, double inTheWayMm, String wayOf, String obstacle, double gripMm, double threadMm, double floorMm) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -75,7 +78,7 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
             }
         }
         Arrays.sort(grips, 0, grasped);
-        double grip = s.end() == SeatKind.INSERT || grasped == 0 ? 0 : grips[grasped / 2];
+        double grip = s.end().isInside() || grasped == 0 ? 0 : grips[grasped / 2];
         Front front = s.onPart() ? front(probe, o, head, bore, s.seatWidthMm() / 2, slot, s.washer() ? "washer" : "head", mesh)
                 : new Front(1, 0, "", "");
         if (s.end() == SeatKind.INSERT) {
@@ -86,7 +89,16 @@ public final class SeatsFact implements Fact<List<SeatsFact.Seat>> {
             front = nut.standsMm > front.standsMm ? new Front(Math.min(front.bearing, nut.bearing), nut.standsMm, nut.of, nut.obstacle)
                     : new Front(Math.min(front.bearing, nut.bearing), front.standsMm, front.of.isEmpty() ? nut.of : front.of, front.obstacle);
         }
-        return new Seat(s, front.bearing, front.standsMm, front.of, front.obstacle, grip, floor(probe, o, end) - end);
+        return new Seat(s, front.bearing, front.standsMm, front.of, front.obstacle, grip, s.end() == SeatKind.CUT ? thread(s, probe, o, end, bore) : 0, floor(probe, o, end) - end);
+    }
+
+    /** How long a thread cuts into plastic up to the screw's tip, in the mean all round: a roof over a lying hole leaves a part of it free. */
+    private static double thread(Screw s, AxisProbe probe, Vec3 o, double mouth, double bore) {
+        double sum = 0;
+        for (int k = 0; k < ROUND; k++) {
+            sum += between(ring(probe, o, bore + THREAD_MM, k), mouth, mouth + s.insideMm());
+        }
+        return sum / ROUND;
     }
 
     private record Front(double bearing, double standsMm, String of, String obstacle) {}

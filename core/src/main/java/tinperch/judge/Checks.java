@@ -11,6 +11,7 @@ import tinperch.check.CableCheck;
 import tinperch.check.ChamberCheck;
 import tinperch.check.Check;
 import tinperch.check.ContactCheck;
+import tinperch.check.CutThreadCheck;
 import tinperch.check.DovetailCheck;
 import tinperch.check.DraughtCheck;
 import tinperch.check.FansCheck;
@@ -61,6 +62,7 @@ public final class Checks {
             new ScrewLengthCheck(),
             new SeatCheck(),
             new WallCheck(),
+            new CutThreadCheck(),
             new SnapCheck(),
             new SealCheck(),
             new DovetailCheck(),

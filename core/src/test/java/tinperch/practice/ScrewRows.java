@@ -5,6 +5,7 @@ import tinperch.fact.FactsOnce;
 import tinperch.fact.FormFact;
 import tinperch.part.PartExamples;
 import tinperch.part.family.ChannelGuide;
+import tinperch.part.family.FanBracket;
 import tinperch.part.family.FrameBrace;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.family.ToolCarriagePlate;
@@ -14,9 +15,11 @@ import tinperch.part.feature.Feature;
 import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
+import tinperch.part.mark.Marking;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Load;
 
 /** Screws, inserts, bushes, snaps. */
 final class ScrewRows {
@@ -56,9 +59,22 @@ final class ScrewRows {
         return PartExamples.caseOf(c.part().with(f), PartExamples.shop(60, 50, 32, 32));
     }
 
+    /** A tool of a row of screws that cut their own thread into its bosses, shaken with so many newtons. */
+    private static Case shaken(double newton, SeatKind into) {
+        Case c = plate(screw(16).with(ToolCarriagePlate.CARRIED.seat, into).with(ToolCarriagePlate.CARRIED.length, 8.0));
+        return PartExamples.caseOf(c.part().withMaterial("PETG").bearing(new Load("l", "the shaking tool", "part", new Vec3(0, 0, 100), Vec3.X.times(newton), Load.Lasting.AGAIN)), PartExamples.shop(60, 50, 32, 32));
+    }
+
+    /** Screws into a bracket's wall that stands on the bed. */
+    private static Case between(SeatKind into) {
+        return PartExamples.usual("fan-bracket", Values.START.with(Marking.HEIGHT, 0.0).with(FanBracket.WALL, 8.0).with(FanBracket.SCREWS.seat, into).with(FanBracket.SCREWS.length, into == SeatKind.CUT ? 16.0 : 20.0));
+    }
+
     static List<Row> rows() {
         return List.of(
                 Row.of("P17", "a pad over the pocket of a captive nut", () -> padded(true), () -> padded(false), "nut.mount", "No way in for the nuts of the machine-side screws: .* closes the pocket"),
+                Row.of("P11", "screws cut straight into plastic carry a shaking tool", () -> shaken(90, SeatKind.CUT), () -> shaken(90, SeatKind.INSERT), "hold.part.tool", "do not hold “the shaking tool” for good").cures(),
+                Row.of("P18", "screws go in between the layers of an upright wall", () -> between(SeatKind.CUT), () -> between(SeatKind.LOOSE_NUT), "split.part.fan", "go in between the layers and split them apart").measures(2.88, 0.05).cures(),
                 Row.of("P28", "a guide round a moving upright with 0.05 mm each side", () -> channel(0.05), () -> channel(0.25), "guide.", "binds in the channel: 0.05 mm each side").measures(0.05, 1e-9).cures(),
                 Row.of("P28b", "and with 0.8 mm", () -> channel(0.8), () -> channel(0.25), "guide.", "does not guide .*0.8 mm each side").measures(0.8, 1e-9).cures(),
                 Row.of("P06", "upper holes off by (0.7, −0.4) mm: bushes in steps of 0.5 leave 0.45", () -> brace(0.7, -0.4), () -> brace(0.5, 0), "bush.0", "0.45 mm off").measures(Math.hypot(0.2, 0.4), 1e-6),

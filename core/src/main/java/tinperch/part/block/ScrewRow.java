@@ -36,6 +36,9 @@ public final class ScrewRow {
     public static final double ROUND_HEAD_MM = 0.3;
     /** How far cutters stand out beyond the faces they cut. */
     private static final double BEYOND_MM = 1;
+    /** Free before a screw's tip, and plastic behind that (common practice). */
+    private static final double BEYOND_TIP_MM = 1;
+    private static final double BEHIND_TIP_MM = 0.8;
     private static final int SIDES = 48;
 
     private final ScrewBlock block;
@@ -109,6 +112,7 @@ public final class ScrewRow {
     public double cutRadiusMm() {
         return switch (seat) {
             case INSERT -> insertHoleMm() / 2;
+            case CUT -> coreMm() / 2;
             case CAPTIVE_NUT, SLIM_NUT -> nutFlatsMm() / 2 / Math.cos(Math.PI / 6);
             case LOOSE_NUT, TAPPED -> (recessMm > 0 ? headHoleMm() : clearanceMm()) / 2;
         };
@@ -120,6 +124,17 @@ public final class ScrewRow {
 
     private double insertHoleMm() {
         return insert.orElseThrow().holeMm() + in.holeOffsetMm();
+    }
+
+    /** Of a hole a thread is cut into: the tap drill's. */
+    private double coreMm() {
+        return thread.tapDrillMm() + in.holeOffsetMm();
+    }
+
+    /** As deep as its screw goes and half a millimetre more than has to be free before its tip; right through where too little would be left behind it. */
+    private double coreDepthMm() {
+        double deep = Math.max(thread.diameterMm(), in.get(block.length) - (in.get(block.washer) ? thread.washerThicknessMm() : 0) - in.get(block.held) + BEYOND_TIP_MM);
+        return deep > totalMm - BEHIND_TIP_MM ? totalMm : deep;
     }
 
     private double insertDepthMm() {
@@ -180,6 +195,10 @@ public final class ScrewRow {
                 all.add(round(name("insert", i), i, insertHoleMm(), -BEYOND_MM, insertDepthMm()));
                 continue;
             }
+            if (seat == SeatKind.CUT) {
+                all.add(round(name("thread", i), i, coreMm(), -BEYOND_MM, coreDepthMm() < totalMm ? coreDepthMm() : through));
+                continue;
+            }
             all.add(round(name("hole", i), i, clearanceMm(), -BEYOND_MM, through));
             if (seat.isCaptive()) {
                 all.add(Leaf.extrusion(name("nut pocket", i), Profile.hexagon(0, 0, nutFlatsMm(), 0), inward(i), totalMm - pocketMm(), through));
@@ -211,6 +230,7 @@ public final class ScrewRow {
             switch (seat) {
                 case INSERT -> all.add(new Cavity(name("insert", i), group, block.label + " insert" + of, Cavity.Purpose.INSERT, inward(i),
                         insertHoleMm(), 0, insertDepthMm(), false, 0, thicker));
+                case CUT -> all.add(new Cavity(name("thread", i), group, block.label + " thread" + of, Cavity.Purpose.THREAD, inward(i), coreMm(), 0, coreDepthMm(), coreDepthMm() >= totalMm, 0, thicker));
                 case CAPTIVE_NUT, SLIM_NUT -> {
                     all.add(Cavity.hole(name("hole", i), group, block.label + " hole" + of, inward(i), clearanceMm(), totalMm - pocketMm()));
                     all.add(new Cavity(name("nut pocket", i), group, block.label + " nut" + of, Cavity.Purpose.NUT, outward(i), nutFlatsMm(), 6,
@@ -235,14 +255,14 @@ public final class ScrewRow {
         for (int i = 0; i < places.size(); i++) {
             double seatMm = far ? recessMm : 0;
             double endMm = switch (seat) {
-                case INSERT -> 0;
+                case INSERT, CUT -> 0;
                 case CAPTIVE_NUT, SLIM_NUT -> totalMm - pocketMm();
                 case LOOSE_NUT, TAPPED -> totalMm;
             };
             all.add(new Screw(block.id + "." + holes.holes().get(i).label(), block.id, block.label + " screws", pieceId, thread, head,
                     in.get(block.washer), in.get(block.length), crosswise(far ? outward(i) : inward(i)), seatMm, far, holes.name(), in.get(block.held), seat,
-                    endMm, seat == SeatKind.INSERT ? insertHoleMm() : clearanceMm(), insert, block.length,
-                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, slotMm));
+                    endMm, seat == SeatKind.INSERT ? insertHoleMm() : seat == SeatKind.CUT ? coreMm() : clearanceMm(), insert, block.length,
+                    seat == SeatKind.INSERT ? List.of() : List.of(thicker), block.insert, slotMm).seatedBy(block.seat));
         }
         return all;
     }

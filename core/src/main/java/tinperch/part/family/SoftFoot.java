@@ -98,7 +98,7 @@ public final class SoftFoot implements PartFamily {
     public PartForm form(PartInputs in) {
         double high = in.get(HEIGHT);
         ScrewRow row = new ScrewRow(SCREWS, in, in.get(BASE), "part", HEIGHT, true);
-        if (in.get(SCREWS.seat) != SeatKind.INSERT && !in.get(SCREWS.seat).isCaptive()) {
+        if (!in.get(SCREWS.seat).isInside() && !in.get(SCREWS.seat).isCaptive()) {
             double head = in.hardware().thread(in.get(SCREWS.thread)).headHeightMm(in.get(SCREWS.head));
             double least = head + CLEAR_MM;
             if (in.get(SCREWS.recess) < least) {

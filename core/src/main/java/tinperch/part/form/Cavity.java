@@ -56,6 +56,8 @@ public record Cavity(String feature, String group, String label, Purpose purpose
         CLEARANCE,
         /** A heat-set insert sits in it. */
         INSERT,
+        /** A screw cuts its thread into it. */
+        THREAD,
         /** A nut sits in it. */
         NUT,
         /** A screw's head sits in it. */

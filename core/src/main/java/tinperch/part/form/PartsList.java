@@ -29,7 +29,7 @@ public final class PartsList {
                 case INSERT -> add(all, "heat-set insert " + s.insert().map(i -> i.name()).orElse(thread));
                 case CAPTIVE_NUT, LOOSE_NUT -> add(all, "nut " + thread + " (ISO 4032)");
                 case SLIM_NUT -> add(all, "thin nut " + thread + " (ISO 4035)");
-                case TAPPED -> { }
+                case TAPPED, CUT -> { }
             }
         }
         return all.entrySet().stream().map(e -> new Row(e.getValue(), e.getKey())).toList();

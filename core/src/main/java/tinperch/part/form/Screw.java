@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.hardware.HeatSetInsert;
 import tinperch.hardware.ScrewThread;
+import tinperch.part.param.ChoiceParam;
 import tinperch.part.param.Lever;
 import tinperch.part.param.NumberParam;
 import tinperch.quantity.Quantity;
@@ -27,11 +28,12 @@ import tinperch.solid.Placement;
  * @param grip what makes the clamped plastic thicker
  * @param insertParam parameter of the insert's length
  * @param slotMm how far it can be moved in its hole along the axis' x; 0 for a round one
+ * @param seatParam parameter of what it is tightened into; empty where that cannot be chosen
  * @param featureId the feature a person placed whose parameters these are; empty for the family's
  */
 public record Screw(String id, String row, String rowLabel, String pieceId, ScrewThread thread, ScrewThread.Head head, boolean washer,
         double lengthMm, Placement axis, double headMm, boolean onPart, String heldName, double heldMm, SeatKind end, double endMm,
-        double boreMm, Optional<HeatSetInsert> insert, NumberParam lengthParam, List<Lever> grip, NumberParam insertParam, double slotMm, String featureId) {
+        double boreMm, Optional<HeatSetInsert> insert, NumberParam lengthParam, List<Lever> grip, NumberParam insertParam, double slotMm, Optional<ChoiceParam<SeatKind>> seatParam, String featureId) {
     public Screw {
         grip = List.copyOf(grip);
     }
@@ -39,32 +41,42 @@ public record Screw(String id, String row, String rowLabel, String pieceId, Scre
     /** One of the family's own. */
     public Screw(String id, String row, String rowLabel, String pieceId, ScrewThread thread, ScrewThread.Head head, boolean washer, double lengthMm, Placement axis, double headMm, boolean onPart,
             String heldName, double heldMm, SeatKind end, double endMm, double boreMm, Optional<HeatSetInsert> insert, NumberParam lengthParam, List<Lever> grip, NumberParam insertParam, double slotMm) {
-        this(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, "");
+        this(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, Optional.empty(), "");
+    }
+
+    /** The same where a parameter says what it goes into. */
+    public Screw seatedBy(ChoiceParam<SeatKind> seat) {
+        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, Optional.of(seat), featureId);
     }
 
     /** The same somewhere else. */
     public Screw at(Placement to) {
-        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, featureId);
+        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, seatParam, featureId);
     }
 
     /** Another of the same in another hole, its head where this one's is. */
     public Screw another(String nextId, String nextRow, String label, double holeMm, Placement to) {
-        return new Screw(nextId, nextRow, label, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, holeMm, insert, lengthParam, grip, insertParam, 0, featureId);
+        return new Screw(nextId, nextRow, label, pieceId, thread, head, washer, lengthMm, to, headMm, onPart, heldName, heldMm, end, endMm, holeMm, insert, lengthParam, grip, insertParam, 0, seatParam, featureId);
     }
 
     /** The same through another piece, its head on that piece's z = 0. */
     public Screw in(String piece, Placement to, double throughMm) {
-        return new Screw(id, row, rowLabel, piece, thread, head, washer, lengthMm, to, 0, onPart, heldName, heldMm, end, throughMm, boreMm, insert, lengthParam, grip, insertParam, 0, featureId);
+        return new Screw(id, row, rowLabel, piece, thread, head, washer, lengthMm, to, 0, onPart, heldName, heldMm, end, throughMm, boreMm, insert, lengthParam, grip, insertParam, 0, seatParam, featureId);
     }
 
     /** The same with more clamped besides the part. */
     public Screw clampingAlso(double mm) {
-        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm + mm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, featureId);
+        return new Screw(id, row, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm + mm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, seatParam, featureId);
     }
 
     /** One a person placed, or one of its copies: all of them are one row. */
     public Screw ofFeature(String feature) {
-        return new Screw(id, feature, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, feature);
+        return new Screw(id, feature, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, seatParam, feature);
+    }
+
+    /** How far it reaches beyond the mouth of what it goes into, where that is in the part, mm. */
+    public double insideMm() {
+        return end.isInside() ? lengthMm - washerMm() - heldMm : 0;
     }
 
     /** "M3×16". */

@@ -8,7 +8,9 @@ public enum SeatKind {
     /** A thin nut let in, where there is no room for a whole one. */
     SLIM_NUT("captive slim nut"), LOOSE_NUT("loose nut"),
     /** The held thing has a thread of its own, as a motor's face has; how deep it is stands where else its thickness does. */
-    TAPPED("thread of what it holds");
+    TAPPED("thread of what it holds"),
+    /** The screw cuts its own thread into the part. */
+    CUT("plastic, cutting its own thread");
 
     private final String label;
 
@@ -25,12 +27,17 @@ public enum SeatKind {
         return this == CAPTIVE_NUT || this == SLIM_NUT;
     }
 
+    /** Whether the screw ends in the part itself, its mouth on the face of what it holds. */
+    public boolean isInside() {
+        return this == INSERT || this == CUT;
+    }
+
     /** Height of its nut, ISO 4032 or 4035, mm; 0 where there is none. */
     public double nutMm(ScrewThread thread) {
         return switch (this) {
             case CAPTIVE_NUT, LOOSE_NUT -> thread.nutHeightMm();
             case SLIM_NUT -> thread.thinNutHeightMm();
-            case INSERT, TAPPED -> 0;
+            case INSERT, TAPPED, CUT -> 0;
         };
     }
 }
