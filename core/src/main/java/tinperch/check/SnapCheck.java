@@ -10,11 +10,13 @@ import tinperch.part.form.Joint;
 import tinperch.part.param.Lever;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
+import tinperch.strength.RingSnap;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /**
- * Does a snap live through being put together a few times? Strain at the root of an arm is 1.5·t·y/L² (rectangular section), in a ring
- * interference / diameter (the classical design-guide formulas); what plastics stand when used repeatedly: values from memory. An arm is pushed on with P·(μ + tan α)/(1 − μ·tan α), where P = w·t²·E·ε/(6·L) bends
+ * Does a snap live through being put together a few times? Strain at the root of an arm is 1.5·t·y/L² (rectangular section), in a closed ring
+ * interference / diameter (the classical design-guide formulas), in a slit one that of its bending; what plastics stand when used repeatedly: values from memory. An arm is pushed on with P·(μ + tan α)/(1 − μ·tan α), where P = w·t²·E·ε/(6·L) bends
  * it (the same guides).
  */
 public final class SnapCheck implements Check {
@@ -22,6 +24,9 @@ public final class SnapCheck implements Check {
     private static final double FRICTION = 0.3;
     /** What a thumb pushes without being hurt, N (value from memory). */
     private static final double THUMB_N = 60;
+    /** What both hands press together, N (value from memory). */
+    private static final double HANDS_N = 300;
+    private static final double SLIT_MM = 2;
     private static final double MPA_PER_GPA = 1000;
 
     @Override
@@ -44,7 +49,7 @@ public final class SnapCheck implements Check {
         double mm;
         List<Lever> soften;
         if (j instanceof Joint.AnnularSnap a) {
-            perMm = 100 / a.diameterMm();
+            perMm = 100 * ring(a).strainPerMm();
             mm = a.interferenceMm();
             soften = a.soften();
         } else {
@@ -66,11 +71,16 @@ public final class SnapCheck implements Check {
         }
         String why = "Strain when it is put together " + Quantity.show(m.value(), Unit.PERCENT) + "; " + material + " stands about " + Quantity.show(limit, Unit.PERCENT)
                 + " again and again (value from memory).";
-        Optional<Double> push = j instanceof Joint.CantileverSnap s && s.widthMm() > 0 ? Optional.of(pushN(s, Material.named(material).modulusGPa() * MPA_PER_GPA)) : Optional.empty();
-        why += push.map(n -> " Each takes about " + Quantity.show((double) Math.round(n), Unit.NEWTON) + " to push on.").orElse("");
-        if (m.spare() >= 0 && push.filter(n -> n > THUMB_N).isPresent()) {
-            return Finding.of(id, Severity.LOOK, "The snap of the " + j.label() + " is hard to push on", why + " A thumb gives " + Quantity.show(THUMB_N, Unit.NEWTON) + "; what is forced breaks beside the snap.")
-                    .measured(new Margin(push.get(), THUMB_N, Unit.NEWTON, false)).with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), mm * (THUMB_N / push.get() - 1))).toList());
+        double modulusMPa = Material.named(material).modulusGPa() * MPA_PER_GPA;
+        Optional<Double> push = j instanceof Joint.AnnularSnap a ? Optional.of(ring(a).squeezeN(modulusMPa) * slope(RingSnap.LEAD_DEG))
+                : j instanceof Joint.CantileverSnap s && s.widthMm() > 0 ? Optional.of(pushN(s, modulusMPa)) : Optional.empty();
+        double hand = j instanceof Joint.AnnularSnap ? HANDS_N : THUMB_N;
+        why += push.map(n -> " It takes about " + Quantity.show((double) Math.round(n), Unit.NEWTON) + " to push on" + (j instanceof Joint.AnnularSnap ? " squarely, ring and tube giving as handbooks say." : ".")).orElse("");
+        if (m.spare() >= 0 && push.filter(n -> n > hand).isPresent()) {
+            List<Remedy> easier = new ArrayList<>(j instanceof Joint.AnnularSnap a && !a.slit() ? List.of(Remedy.of("slit the ring", new Change.Set<>(a.slitBy(), SLIT_MM))) : List.of());
+            easier.addAll(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), mm * (hand / push.get() - 1))).toList());
+            return Finding.of(id, Severity.LOOK, "The snap of the " + j.label() + " is hard to push on", why + (hand == THUMB_N ? " A thumb gives " : " Two hands give ") + Quantity.show(hand, Unit.NEWTON) + " (value from memory); what is forced breaks beside the snap.")
+                    .measured(new Margin(push.get(), hand, Unit.NEWTON, false)).with(easier);
         }
         if (m.spare() >= 0) {
             return Finding.of(id, Severity.FINE, "The snap of the " + j.label() + " does not break", why).measured(m);
@@ -79,11 +89,20 @@ public final class SnapCheck implements Check {
                 .with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), m.spare() / perMm)).toList());
     }
 
+    private static RingSnap ring(Joint.AnnularSnap a) {
+        return new RingSnap(a.interferenceMm(), a.diameterMm(), a.ringMm(), a.highMm(), a.wallMm(), a.slit());
+    }
+
     /** What pushes an arm on, N. */
     static double pushN(Joint.CantileverSnap s, double modulusMPa) {
         double strain = 1.5 * s.thicknessMm() * s.undercutMm() / (s.lengthMm() * s.lengthMm());
         double bends = s.widthMm() * s.thicknessMm() * s.thicknessMm() * modulusMPa * strain / (6 * s.lengthMm());
-        double lean = Math.tan(Math.toRadians(s.leadDeg()));
-        return bends * (FRICTION + lean) / (1 - FRICTION * lean);
+        return bends * slope(s.leadDeg());
+    }
+
+    /** What pushes along for what presses across, up a flank. */
+    private static double slope(double leadDeg) {
+        double lean = Math.tan(Math.toRadians(leadDeg));
+        return (FRICTION + lean) / (1 - FRICTION * lean);
     }
 }

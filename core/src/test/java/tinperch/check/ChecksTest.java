@@ -26,6 +26,7 @@ import tinperch.part.family.BoardMount;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.form.SeatKind;
 import tinperch.part.param.Values;
+import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -188,8 +189,10 @@ public class ChecksTest {
     public void snapStrainsAreThoseOfTheDesignGuideFormulas() {
         // Annular: interference / diameter. Bead 0.6, play 0.2 in an opening of 60 with 0.6 play: 0.8 / 59.8 = 1.34 %.
         Finding ring = find(PartExamples.usual("hose-adapter", Values.START), "snap.0");
-        assertEquals(ring.margin().orElseThrow().value(), 100 * 0.8 / 59.8, 1e-9);
-        assertEquals(ring.severity(), Severity.FINE);
+        // It bears that, but 8 mm of stout ring are not stretched by hand: ring and tube give (handbook, see RingSnapTest).
+        assertEquals(ring.severity(), Severity.LOOK);
+        assertTrue(ring.why().startsWith("Strain when it is put together " + Quantity.show(100 * 0.8 / 59.8, Unit.PERCENT)), ring.why());
+        assertEquals(find(PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.SLIT, 2.0)), "snap.0").severity(), Severity.FINE);
         Finding thick = find(PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.BEAD, 1.2).with(HoseAdapter.RING_HEIGHT, 10.0)), "snap.0");
         assertTrue(thick.severity() != Severity.FINE, thick.what());
         // Cantilever: 1.5·t·y/L²: 1.5 · 1.6 · 0.8 / 13.2² = 1.10 %.

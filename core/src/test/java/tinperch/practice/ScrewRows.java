@@ -37,8 +37,8 @@ final class ScrewRows {
         return PartExamples.usual("frame-brace", Values.START.with(FrameBrace.ROOFS, false).with(FrameBrace.BUSHES.on, true).with(FrameBrace.BUSHES.misfitX, xMm).with(FrameBrace.BUSHES.misfitY, yMm));
     }
 
-    private static Case ring(String material, double beadMm) {
-        Case c = PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.BEAD, beadMm));
+    private static Case ring(String material, double beadMm, double slitMm) {
+        Case c = PartExamples.usual("hose-adapter", Values.START.with(HoseAdapter.BEAD, beadMm).with(HoseAdapter.SLIT, slitMm));
         return PartExamples.caseOf(c.part().withMaterial(material), PartExamples.shop(60, 50, 32, 32));
     }
 
@@ -84,7 +84,8 @@ final class ScrewRows {
                         () -> plate(screw(16)), "wall.part.tool.insert.under", "insert"),
                 Row.of("P13", "an insert 1 mm from the edge", () -> plate(screw(16).with(ToolCarriagePlate.CARRIED.standoff, 0.0).with(ToolCarriagePlate.CARRIED.x, 21.0)),
                         () -> plate(screw(16)), "wall.part.tool.insert.around", "1 mm").measures(1, 0.1).cures(),
-                Row.of("P36", "a thin snap ring of PLA bent to 4 %", () -> ring("PLA", 1.2), () -> ring("PETG", 0.5), "snap.0", "breaks after a few times"));
+                Row.of("P36", "a thin snap ring of PLA bent to 4 %", () -> ring("PLA", 1.2, 0), () -> ring("PETG", 0.5, 2), "snap.0", "breaks after a few times"),
+                Row.of("P36b", "a stout closed ring that no hand pushes over its bead", () -> ring("PETG", 0.6, 0), () -> ring("PETG", 0.6, 2), "snap.0", "hard to push on.*squarely").cures());
     }
 
 }

@@ -7,6 +7,7 @@ import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.HoseRef;
 import tinperch.part.bind.OpeningRef;
+import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
@@ -26,6 +27,7 @@ import tinperch.quantity.Quantity;
 import tinperch.solid.Leaf;
 import tinperch.solid.Placement;
 import tinperch.solid.Profile;
+import tinperch.solid.Solid;
 import tinperch.solid.Vec3;
 import tinperch.solid.shape.Revolution;
 
@@ -45,6 +47,8 @@ public final class HoseAdapter implements PartFamily {
     public static final NumberParam SLACK = NumberParam.length("neck.slack", TUBE, "Play in the opening", 0.1, 5, 0.6, "Opening less the tube's outside");
     public static final NumberParam RING_HEIGHT = NumberParam.length("ring.height", RING, "Ring height", 5, 30, 8, "Along the tube");
     public static final NumberParam RING_WIDTH = NumberParam.length("ring.width", RING, "Ring width", 2, 30, 7, "Outside its groove");
+    public static final NumberParam SLIT = NumberParam.length("ring.slit", RING, "Slit", 0, 20, 0, "Lets the ring spring open over the bead; 0 for a closed one, which only a press pushes on where it is stout");
+    private static final double SLIT_MM = 2;
     public static final NumberParam RING_PLAY = NumberParam.length("ring.play", RING, "Play on the tube", -0.05, 1, 0.1, "On each side, beside half of the printer's running fit; it must slide until it snaps");
     public static final NumberParam BEAD = NumberParam.length("snap.bead", RING, "Bead", 0.3, 2, 0.6, "How far the bead stands out of the tube");
     public static final NumberParam LENGTH = NumberParam.length("spigot.length", SPIGOT, "Spigot length", 8, 150, 30, "Half the hose's diameter at least holds it (common practice)");
@@ -85,7 +89,7 @@ public final class HoseAdapter implements PartFamily {
 
     @Override
     public List<Param<?>> params() {
-        return List.of(WALL, LIP, FLANGE, SLACK, RING_HEIGHT, RING_WIDTH, RING_PLAY, BEAD, LENGTH, OVERSIZE, TAPER, Marking.HEIGHT);
+        return List.of(WALL, LIP, FLANGE, SLACK, RING_HEIGHT, RING_WIDTH, SLIT, RING_PLAY, BEAD, LENGTH, OVERSIZE, TAPER, Marking.HEIGHT);
     }
 
     @Override
@@ -97,6 +101,12 @@ public final class HoseAdapter implements PartFamily {
             return RING_HEIGHT.show(v) + " high, bead " + BEAD.show(v);
         }
         return card.equals(SPIGOT) ? LENGTH.show(v) + " long, taper " + TAPER.show(v) : "at most " + Marking.HEIGHT.show(v) + " high";
+    }
+
+    /** A slit ring: a closed one is pushed on by a press only. */
+    @Override
+    public List<Values> starts(Refs refs) {
+        return List.of(Values.START.with(SLIT, SLIT_MM));
     }
 
     @Override
@@ -133,13 +143,14 @@ public final class HoseAdapter implements PartFamily {
         double inner = neck + play;
         double outer = inner + bead + in.get(RING_WIDTH);
         double middle = ring / 2;
+        Solid slit = in.get(SLIT) > 0 ? Leaf.extrusion("slit", Profile.rectangle((inner + outer) / 2, 0, outer - inner + 2 * bead + 4, in.get(SLIT)), Placement.HERE, -1, ring + 1) : null;
         Leaf rim = Revolution.leaf("ring", Profile.of(new double[] {inner + LEAD_MM, 0, outer, 0, outer, ring, inner + LEAD_MM, ring, inner, ring - LEAD_MM,
             inner, middle + bead, inner + bead, middle, inner, middle - bead, inner, LEAD_MM}), Placement.HERE, SIDES, Revolution.Fit.AROUND);
         Piece tubePiece = new Piece("tube", "tube", tube, List.of(), Placement.at(0, 0, from), 1, Vec3.ZERO, List.of(
                 new Reach("tube", Vec3.Z, new Lever(LENGTH, 1, "spigot length")), new Reach("tube", Vec3.Z.times(-1), new Lever(FLANGE, 1, "flange"))));
-        Piece ringPiece = new Piece("ring", "retaining ring", rim, List.of(), Placement.at(0, 0, opening.wallMm()), 1,
+        Piece ringPiece = new Piece("ring", "retaining ring", slit == null ? rim : new Solid.Difference(rim, List.of(slit)), List.of(), Placement.at(0, 0, opening.wallMm()), 1,
                 new Vec3(0, 0, top - opening.wallMm() + 10), List.of(new Reach("ring", Vec3.ZERO, new Lever(RING_WIDTH, 1, "ring width"))));
-        Joint snapOn = new Joint.AnnularSnap("ring on the tube", 2 * (bead - play), 2 * inner,
+        Joint snapOn = new Joint.AnnularSnap("ring on the tube", 2 * (bead - play), 2 * inner, bead + in.get(RING_WIDTH), ring, wall, in.get(SLIT) > 0, SLIT,
                 List.of(new Lever(BEAD, 2, "bead"), new Lever(RING_PLAY, -2, "play")));
         double sheet = outside + 8;
         Leaf board = Leaf.extrusion("wall", Profile.of(Profile.rectangle(0, 0, 2 * sheet, 2 * sheet).ring(0),

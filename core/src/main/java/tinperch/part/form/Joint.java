@@ -2,6 +2,7 @@ package tinperch.part.form;
 
 import java.util.List;
 import tinperch.part.param.Lever;
+import tinperch.part.param.NumberParam;
 
 /** How two pieces meet. */
 public sealed interface Joint {
@@ -30,9 +31,12 @@ public sealed interface Joint {
      *
      * @param interferenceMm bead's diameter less the ring's
      * @param diameterMm of the ring's inside where it snaps
+     * @param ringMm how thick the ring is where it snaps, {@code highMm} how high
+     * @param wallMm of the tube the bead is on
+     * @param slit whether the ring is open at one place, so that it springs apart, {@code slitBy} what opens it
      * @param soften what lessens the interference
      */
-    record AnnularSnap(String label, double interferenceMm, double diameterMm, List<Lever> soften) implements Snap {
+    record AnnularSnap(String label, double interferenceMm, double diameterMm, double ringMm, double highMm, double wallMm, boolean slit, NumberParam slitBy, List<Lever> soften) implements Snap {
         public AnnularSnap {
             soften = List.copyOf(soften);
         }
