@@ -44,14 +44,14 @@ public final class StandInCheck implements Check {
             if (cold && sensors.isEmpty()) {
                 all.add(none(l, on, book));
             } else if (cold) {
-                sensors.stream().filter(x -> x.ratings().ohm() > 0).findFirst().map(x -> of(l, x, book)).ifPresent(all::add);
+                sensors.stream().filter(x -> x.ratings().ohm() > 0 && x.ratings().ohm() < 1e9).findFirst().map(x -> of(l, x, book)).ifPresent(all::add);
             }
         }
         return all.stream().map(f -> f.about(Subject.PRINTING)).toList();
     }
 
     private static StandIn board(Book b) {
-        return new StandIn(new Ntc(1000 * b.newest("sensor.r25").filter(r -> r > 0).orElse(USUAL_KOHM), b.newest("sensor.beta").filter(k -> k > 0).orElse(USUAL_BETA)), b.newest("lock.cold").orElse(USUAL_LOCK_C), b.newest("trip.hot").orElse(USUAL_TRIP_C));
+        return new StandIn(new Ntc(1000 * b.newest("sensor.r25").filter(r -> r > 0.01 && r < 1e5).orElse(USUAL_KOHM), b.newest("sensor.beta").filter(k -> k > 500 && k < 20_000).orElse(USUAL_BETA)), b.newest("lock.cold").orElse(USUAL_LOCK_C), b.newest("trip.hot").orElse(USUAL_TRIP_C));
     }
 
     private static Finding none(Loadout l, List<Component> on, Book book) {

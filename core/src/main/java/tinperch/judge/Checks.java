@@ -35,6 +35,7 @@ import tinperch.check.OneBodyCheck;
 import tinperch.check.OverhangCheck;
 import tinperch.check.OverlapCheck;
 import tinperch.check.PinsCheck;
+import tinperch.check.PlungerCheck;
 import tinperch.check.PullCheck;
 import tinperch.check.RestCheck;
 import tinperch.check.ScrewLengthCheck;
@@ -107,6 +108,7 @@ public final class Checks {
             new ContactCheck(),
             new PinsCheck(),
             new StandInCheck(),
+            new PlungerCheck(),
             new WireCheck());
 
     private Checks() {}

@@ -2,7 +2,9 @@ package tinperch.upgrade;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
+import tinperch.machine.book.SettingChange;
 import tinperch.machine.book.Wired;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Neighbour;
@@ -105,6 +107,16 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.machine().withBook(d.machine().book().fit(component)));
+        }
+    }
+
+    /** Sets a setting of the machine. */
+    record Setting(SettingChange change) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            Book b = d.machine().book();
+            // One that was set by the same remedy before is set anew.
+            return d.with(d.machine().withBook(b.strikeOut(change.id()).set(change)));
         }
     }
 

@@ -8,6 +8,7 @@ import tinperch.machine.book.Component;
 import tinperch.machine.book.ComponentKind;
 import tinperch.machine.book.Loadout;
 import tinperch.machine.book.Ratings;
+import tinperch.machine.book.SettingChange;
 import tinperch.machine.book.Wired;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.Run;
@@ -70,6 +71,17 @@ final class WireRows {
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m.withBook(m.book().fit(small).fit(module).fit(bed)), List.of(), List.of());
     }
 
+    /** A plunger of 38 mm bore on a screw of 8 mm lead over gears of 5 : 1, its board still at so many steps for a mm. */
+    private static Case plunger(double steps) {
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> {
+            Book b = m.book().add(new Loadout("paste", "paste tool", ""));
+            for (Object[] s : new Object[][] {{"plunger.bore", 38.0}, {"plunger.lead", 8.0}, {"plunger.ratio", 5.0}, {"plunger.steps", 3200.0}, {"steps.e", steps}}) {
+                b = b.set(new SettingChange("s." + s[0], (String) s[0], (Double) s[1], "paste", LocalDate.of(2026, 1, 2), "", ""));
+            }
+            return m.withBook(b);
+        }, List.of(), List.of());
+    }
+
     /** A tool plate with a plunger's drive, with a resistor in the place of a sensor or without. */
     private static Case paste(double ohm) {
         Component drive = new Component("d", ComponentKind.DRIVE, "Plunger drive", "paste", Ratings.NONE, LocalDate.of(2026, 1, 1), Optional.empty(), Optional.empty(), "", "");
@@ -105,6 +117,8 @@ final class WireRows {
                 // 100 kΩ, B 4092: 680 Ω read 195 °C (beta model).
                 Row.of("P51", "a tool without a sensor: the board reads below zero", () -> paste(0), () -> paste(680), "stand-in.paste", "finds no sensor and locks.*A resistor of 680 Ω in its place reads about 195 °C").cures(),
                 Row.of("P51b", "and a resistor that reads too near the lock", () -> paste(1000), () -> paste(680), "stand-in.paste", "Resistor of 1 kΩ reads about 176 °C").measures(6, 0.5),
+                // 200·16·5/8 = 2000 steps for a mm of plunger, × (1.75/38)² = 4.24 (fact of the trade, common practice).
+                Row.of("P61", "a plunger's drive left at 93 steps/mm", () -> plunger(93), () -> plunger(4.24), "plunger.steps.paste", "driven at 93 steps/mm, 4.242 are right.*2000 steps for a mm of its own").measures(2092.6, 0.5).cures(),
                 Row.of("P50c", "a changed fan's plug with plus and minus the other way round", () -> plugged("−, +"), () -> plugged("+, −"), "pins.f", "gets plus and minus the wrong way.*1: − on .24 V, belongs on pin 2"),
                 Row.of("P24c", "the old part also held the probe's cable", () -> torn(true), () -> torn(false), "loose.probe cable", "Nothing is known to hold the probe cable any more"),
                 Row.of("P47", "a fan for 12 V moved to a machine of 24 V", () -> duct(12), () -> duct(24), "voltage.", "made for 12 V.*4.0 times its power").measures(24, 1e-9));
