@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import tinperch.fact.CableWayFact;
 import tinperch.fact.Facts;
 import tinperch.machine.space.Run;
 import tinperch.machine.space.RunFit;
@@ -13,10 +14,11 @@ import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 
-/** Do the cables and hoses that ride with the part reach wherever its axes go, and without a kink? They hang on it or pull at it. */
+/** Do the cables and hoses that ride with the part reach wherever its axes go, without a kink and without rubbing on anything? They hang on it or pull at it. */
 public final class CableCheck implements Check {
     /** A cable that moves is never pulled tight: this much of its way is left over (common practice: 2 %). */
     private static final double LEFT_OVER = 0.02;
+    private static final double TOUCHES_MM = 0.05;
 
     @Override
     public String about() {
@@ -27,17 +29,29 @@ public final class CableCheck implements Check {
     public List<Finding> judge(Case c, Facts facts) {
         List<Finding> all = new ArrayList<>();
         Surroundings space = c.machine().surroundings();
-        c.site().filter(s -> !s.group().isEmpty()).ifPresent(s -> space.runs().stream().filter(r -> r.kind() == Run.Kind.CABLE && r.isMoved() && r.holds().stream().anyMatch(h -> h.group().equals(s.group())))
-                .forEach(r -> {
-                    RunFit fit = RunFit.of(r, space);
-                    all.add(reaches(r, fit));
-                    if (fit.isSharp(r)) {
-                        all.add(Finding.of("cable." + r.id() + ".bend", Severity.LOOK, r.name() + " is bent to a radius of " + Quantity.mm(Math.round(fit.bendMm())) + " at its point " + fit.bendPoint(),
-                                "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + (r.bendMm() > 0 ? " as is said of it" : " (ten times its diameter, common practice)") + ", or its strands break. Lead it in a wider arc, or hold it elsewhere.")
-                                .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true)));
-                    }
-                }));
+        CableWayFact.riding(c).forEach(r -> {
+            RunFit fit = RunFit.of(r, space);
+            all.add(reaches(r, fit));
+            if (fit.isSharp(r)) {
+                all.add(Finding.of("cable." + r.id() + ".bend", Severity.LOOK, r.name() + " is bent to a radius of " + Quantity.mm(Math.round(fit.bendMm())) + " at its point " + fit.bendPoint(),
+                        "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + (r.bendMm() > 0 ? " as is said of it" : " (ten times its diameter, common practice)") + ", or its strands break. Lead it in a wider arc, or hold it elsewhere.")
+                        .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true)));
+            }
+        });
+        // Asked only where there is one: what was judged before stays remembered.
+        if (!CableWayFact.riding(c).isEmpty()) {
+            facts.get(CableWayFact.OWN).forEach(n -> all.add(rubs(n)));
+            facts.get(CableWayFact.AROUND).forEach(n -> all.add(rubs(n)));
+        }
         return all;
+    }
+
+    private static Finding rubs(CableWayFact.Near n) {
+        boolean touches = n.gapMm() < TOUCHES_MM;
+        String at = pose(n.pose());
+        return Finding.of("cable." + n.run().id() + ".near." + n.to(), Severity.LOOK, touches ? n.run().name() + " rubs on " + n.to() + " where " + at : n.run().name() + " passes " + n.to() + " at " + Quantity.mm(Math.round(n.gapMm() * 10) / 10.0) + " where " + at,
+                "Drawn straight from point to point it comes so near on its way; " + Quantity.mm(CableWayFact.NEED_MM) + " are to be free (common practice), and what hangs through hangs nearer. A cable that rubs wears through: lead it round, or hold it elsewhere.")
+                .measured(new Margin(n.gapMm(), CableWayFact.NEED_MM, Unit.MM, true)).posed(n.pose());
     }
 
     private static Finding reaches(Run r, RunFit fit) {

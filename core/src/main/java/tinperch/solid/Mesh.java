@@ -17,6 +17,7 @@ public final class Mesh {
      */
     public record Face(String feature, Vec3 normal, double offset, List<int[]> rings) {}
 
+    private Bounds bounds;
     private final double[] xyz;
     private final int[] triangles;
     private final int[] faceOf;
@@ -208,7 +209,13 @@ public final class Mesh {
 
     /** The smallest box around it. */
     public Bounds bounds() {
-        return Bounds.of(xyz);
+        // Asked for again and again; whoever comes at the same time finds the same.
+        Bounds known = bounds;
+        if (known == null) {
+            known = Bounds.of(xyz);
+            bounds = known;
+        }
+        return known;
     }
 
     /** Enclosed volume, mm³ (divergence theorem, summed about the middle of the bounds to keep digits). */

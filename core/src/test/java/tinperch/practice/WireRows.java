@@ -32,8 +32,14 @@ final class WireRows {
 
     /** From a still point 300 mm beyond one end of the carriage's travel, straight along x. */
     private static Case cable(double lengthMm) {
-        Run head = new Run("head", "head cable", Run.Kind.CABLE, List.of(new Run.Hold("", new Vec3(-100, 0, 0)), new Run.Hold("carriage", Vec3.ZERO)), 6, Along.Z, 0, lengthMm);
+        Run head = new Run("head", "head cable", Run.Kind.CABLE, List.of(new Run.Hold("", new Vec3(-100, 40, 0)), new Run.Hold("carriage", new Vec3(0, 40, 0))), 6, Along.Z, 0, lengthMm);
         return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m, List.of(), List.of(head));
+    }
+
+    /** A post that stands so far behind the line the head's cable takes from its still point. */
+    private static Case rubbing(double behindMm) {
+        Run head = new Run("head", "head cable", Run.Kind.CABLE, List.of(new Run.Hold("", new Vec3(-100, 40, 0)), new Run.Hold("carriage", new Vec3(0, 40, 0))), 6, Along.Z, 0, 500);
+        return Bench.on("soft-foot", Bench.PLAIN, "PETG", m -> m, List.of(Bench.solid("post", "", new Vec3(-60, 43 + behindMm, -50), new Vec3(10, 10, 200))), List.of(head));
     }
 
     /** Round a corner whose legs are so long. */
@@ -108,6 +114,7 @@ final class WireRows {
         return List.of(
                 Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6),
                 Row.of("P24b", "and is bent too sharply where it is held", () -> kinked(4), () -> kinked(60), "cable.head.bend", "is bent to a radius of"),
+                Row.of("P24d", "and passes a post half a millimetre off", () -> rubbing(0.5), () -> rubbing(3), "cable.head.near.post", "head cable passes post at 0.5 mm").measures(0.5, 0.11),
                 Row.of("P50", "a second fan spliced to an output", () -> spliced(0.25, "o1"), () -> spliced(0.25, "o2"), "output.o1", "Fan output 1 gives 0.4 A, 0.47 A hang on it").measures(0.47, 1e-9).cures(),
                 Row.of("P50b", "two fans that one output bears, but neither is switched alone", () -> spliced(0.1, "o1"), () -> spliced(0.1, "o2"), "output.o1", "switched together").measures(0.32, 1e-9).cures(),
                 // 40 W / 12 V = 3.333 A; 2 × 1.2 m of AWG 26 are 0.3214 Ω (ASTM B258): 1.071 V.

@@ -24,6 +24,17 @@ public final class Nearest {
         return Math.sqrt(n.bestSq);
     }
 
+    /** The shortest distance, mm, where it is less than so much, else that. */
+    public static double distanceMm(TriangleTree tree, Vec3 p, double mostMm) {
+        if (tree.order.length == 0 || !(mostMm > 0)) {
+            return mostMm;
+        }
+        Nearest n = new Nearest(tree, p);
+        n.bestSq = mostMm * mostMm;
+        n.walk(0);
+        return Math.sqrt(n.bestSq);
+    }
+
     /** The triangle nearest to a point; the mesh must have one. */
     public static int triangle(TriangleTree tree, Vec3 p) {
         Nearest n = new Nearest(tree, p);

@@ -1,0 +1,78 @@
+package tinperch.fact;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import org.testng.annotations.Test;
+import tinperch.solid.Leaf;
+import tinperch.solid.Placement;
+import tinperch.solid.Profile;
+import tinperch.solid.Stop;
+import tinperch.solid.Tolerances;
+import tinperch.solid.Vec3;
+import tinperch.solid.kernel.SolidKernel;
+import tinperch.solid.query.Nearest;
+import tinperch.solid.query.TriangleTree;
+
+/** A strand whose ends move by themselves against brute force over many places of it. */
+public class StrandTest {
+    private static final TriangleTree BOX = TriangleTree.of(SolidKernel.evaluate(Leaf.extrusion("box", Profile.rectangle(0, 0, 20, 10), Placement.HERE, 0, 15), Tolerances.USUAL));
+
+    private static Vec3 any(Random r, double size) {
+        return new Vec3(size * (r.nextDouble() - 0.5), size * (r.nextDouble() - 0.5), size * (r.nextDouble() - 0.5));
+    }
+
+    @Test
+    public void theNearestPlaceIsThatOfBruteForce() {
+        Random r = new Random(24);
+        int found = 0;
+        for (int n = 0; n < 40; n++) {
+            List<Strand.Travel> travels = new ArrayList<>();
+            for (int i = 0; i < 1 + r.nextInt(2); i++) {
+                travels.add(new Strand.Travel("a" + i, r.nextBoolean() ? any(r, 1) : Vec3.ZERO, any(r, 1), -20 * r.nextDouble(), 20 * r.nextDouble()));
+            }
+            Strand s = new Strand(BOX, any(r, 120), any(r, 120), 0, 0, travels);
+            double brute = Double.POSITIVE_INFINITY;
+            int steps = travels.size() == 1 ? 40 : 14;
+            for (int i = 0; i <= steps; i++) {
+                for (int j = 0; j <= (travels.size() == 1 ? 0 : steps); j++) {
+                    Vec3 a = s.from();
+                    Vec3 b = s.to();
+                    for (int k = 0; k < travels.size(); k++) {
+                        Strand.Travel t = travels.get(k);
+                        double at = t.lowMm() + (t.highMm() - t.lowMm()) * (k == 0 ? i : j) / steps;
+                        a = a.plus(t.fromPerMm().times(at));
+                        b = b.plus(t.toPerMm().times(at));
+                    }
+                    for (int p = 0; p <= 60; p++) {
+                        brute = Math.min(brute, Nearest.distanceMm(BOX, a.plus(b.minus(a).times(p / 60.0))));
+                    }
+                }
+            }
+            Optional<Strand.Tight> t = s.tightest(1000, Stop.NEVER);
+            found++;
+            assertTrue(t.orElseThrow().mm() <= brute + 0.11, t.get().mm() + " against " + brute);
+            assertTrue(t.get().mm() >= brute - 3, "nothing between two samples comes so much nearer: " + t.get().mm() + " against " + brute);
+            assertEquals(s.tightest(t.get().mm() - 0.3, Stop.NEVER), Optional.empty(), "nothing is nearer than the nearest");
+        }
+        assertEquals(found, 40);
+    }
+
+    /** Straight over the box, 4 mm above it, with one end let down by 10 on an axis: there it meets the edge. */
+    @Test
+    public void oneEndAloneIsMoved() {
+        Strand.Travel down = new Strand.Travel("z", Vec3.ZERO, Vec3.Z.times(-1), 0, 10);
+        Strand s = new Strand(BOX, new Vec3(-30, 0, 19), new Vec3(30, 0, 19), 0, 0, List.of(down));
+        Strand.Tight t = s.tightest(5, Stop.NEVER).orElseThrow();
+        assertTrue(t.mm() < 0.11, "it lies on the box where its far end is 6 mm lower, at x = 10");
+        assertTrue(t.pose().get("z") > 5.7, t.pose().toString());
+        assertEquals(new Strand(BOX, s.from(), s.to(), 0, 0, List.of()).tightest(5, Stop.NEVER).orElseThrow().mm(), 4, 0.11);
+        assertEquals(new Strand(BOX, new Vec3(0, 0, 15), new Vec3(0, 0, 60), 15, 0, List.of()).tightest(100, Stop.NEVER).orElseThrow().mm(), 15, 0.15, "what is held on it stays out of it");
+        assertEquals(new Strand(BOX, s.from(), s.to(), 0, 0, List.of(down)).tightest(5, Stop.NEVER).orElseThrow().pose().keySet(), Map.of("z", 0).keySet());
+    }
+}
