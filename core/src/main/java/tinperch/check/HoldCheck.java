@@ -9,6 +9,7 @@ import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.SeatsFact;
 import tinperch.fact.SeatsFact.Seat;
+import tinperch.fact.StrengthFact;
 import tinperch.hardware.HeatSetInsert;
 import tinperch.hardware.ScrewThread;
 import tinperch.material.Material;
@@ -47,10 +48,13 @@ public final class HoldCheck implements Check {
         }
         List<Finding> all = new ArrayList<>();
         List<String> torques = new ArrayList<>();
+        // What one piece hands on to the next acts where it always did.
+        List<StrengthFact.Borne> borne = c.part().loads().isEmpty() ? List.of() : facts.get(StrengthFact.STRENGTH);
+        List<Load> loads = borne.isEmpty() ? c.part().loads() : borne.stream().map(x -> new Load(x.load().id(), x.load().name(), x.piece().id(), x.actsAt(), x.load().forceN(), x.load().lasting())).toList();
         rows.values().forEach(row -> {
             Hold h = Hold.of(row, m.get(), share(row, m.get(), false));
             torques.add(h.screw.rowLabel() + " (" + h.screw.thread().name() + ") " + h.torque());
-            c.part().loads().stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, Hold.of(row, m.get(), share(row, m.get(), l.lasting() == Load.Lasting.AGAIN)), l, c, m.get()))
+            loads.stream().filter(l -> l.pieceId().equals(h.screw.pieceId()) && l.forceN().length() > 0).map(l -> finding(row, Hold.of(row, m.get(), share(row, m.get(), l.lasting() == Load.Lasting.AGAIN)), l, c, m.get()))
                     .max(Comparator.comparingDouble(f -> f.margin().orElseThrow().value() / Math.max(1e-9, f.margin().orElseThrow().limit()))).ifPresent(all::add);
         });
         if (all.isEmpty()) {

@@ -40,18 +40,18 @@ public final class StrengthCheck implements Check {
         List<Finding> all = new ArrayList<>();
         List<Borne> borne = facts.get(StrengthFact.STRENGTH);
         borne.forEach(b -> all.add(finding(b, c, m.get())));
-        c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().equals(l))).forEach(l -> all.add(Finding.of(idOf(l), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
+        c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().id().equals(l.id()))).forEach(l -> all.add(Finding.of(idOf(l), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
                 + " is gone", "The part has no such piece any more, or could not be made. Put the load where it acts now, or take it away.").settledBy(Settle.By.LOAD, "", "put it elsewhere")));
         return all;
     }
 
     private static Finding finding(Borne b, Case c, Material m) {
         Load l = b.load();
-        String id = idOf(l);
-        String name = l.name().isBlank() ? "the load" : "“" + l.name() + "”";
+        String id = idOf(l) + b.handedBy().map(p -> "." + b.piece().id()).orElse("");
+        String name = (l.name().isBlank() ? "the load" : "“" + l.name() + "”") + b.handedBy().map(p -> ", handed on by the " + p.name()).orElse("");
         String force = Quantity.show(Math.round(l.forceN().length() * 10) / 10.0, Unit.NEWTON) + " " + l.lasting().label();
         if (b.how() == StrengthFact.How.HELD_BY_ANOTHER) {
-            return Finding.of(id, Severity.CANT_TELL, "What " + name + " does to the " + b.piece().name() + " cannot be told", "This piece lies on the machine nowhere: another piece holds it, and how is not reckoned. Put the load on the piece that is screwed on.")
+            return Finding.of(id, Severity.CANT_TELL, "What " + name + " does to the " + b.piece().name() + " cannot be told", "This piece lies on the machine nowhere and touches no other that does. Put the load on the piece that is screwed on.")
                     .settledBy(Settle.By.LOAD, "", "put it elsewhere").at(b.piece().id(), "");
         }
         if (b.how() == StrengthFact.How.OVER_ITS_FIXING) {

@@ -71,7 +71,7 @@ public final class ShakeFact implements Fact<List<ShakeFact.Shaken>> {
         for (StrengthFact.Borne b : facts.get(StrengthFact.STRENGTH)) {
             Load l = b.load();
             Placement there = place.get().times(b.piece().place());
-            if (l.lasting() == Load.Lasting.STEADY && l.forceN().length() > 0 && -there.turned(l.forceN().unit()).z() > DOWN_COS && b.how() != StrengthFact.How.HELD_BY_ANOTHER) {
+            if (l.lasting() == Load.Lasting.STEADY && l.forceN().length() > 0 && -there.turned(l.forceN().unit()).z() > DOWN_COS && b.how() != StrengthFact.How.HELD_BY_ANOTHER && b.handedBy().isEmpty()) {
                 axes.forEach(a -> all.add(shaken(b, there, a, c.machine().book().newest(accelOf(a)).filter(v -> v > 0), material.get())));
             }
         }

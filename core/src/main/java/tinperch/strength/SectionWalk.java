@@ -58,6 +58,11 @@ public record SectionWalk(List<Station> stations, double deflectionMm) {
             this.cuts = cuts;
         }
 
+        /** The same sections for a force that acts elsewhere, on something that hands it on at the place they begin. */
+        public Sections acting(Vec3 at) {
+            return new Sections(at, plane, stepMm, cuts);
+        }
+
         /**
          * What a force does in them.
          *

@@ -16,6 +16,7 @@ import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.part.bind.Binding;
 import tinperch.upgrade.Change;
 import tinperch.upgrade.Load;
 import tinperch.upgrade.PartDesign;
@@ -116,5 +117,29 @@ public class StrengthCheckTest {
         Case c = bearing("PETG", new Load("l1", "", "part", on, Vec3.Z.times(50), Load.Lasting.STEADY));
         assertEquals(new FactsOnce(c).get(StrengthFact.STRENGTH).get(0).how(), StrengthFact.How.OVER_ITS_FIXING);
         assertEquals(found(c).severity(), Severity.FINE);
+    }
+
+    /** A hand on a cover: the cover hands it on to the box that is screwed on, and the box's screws feel it. */
+    @Test
+    public void aPieceThatLiesOnNothingHandsItsLoadOn() {
+        Case box = PartExamples.usual("filter-housing", Values.START);
+        Case plain = PartExamples.caseOf(box.part().bound("mount", new Binding.Usual("fan-80")), PartExamples.shop(60, 50, 32, 32));
+        FactsOnce f = new FactsOnce(plain);
+        MeshesFact.Made lid = f.get(MeshesFact.BARE).pieces().stream().filter(m -> m.piece().id().equals("cover")).findFirst().orElseThrow();
+        Bounds b = lid.mesh().bounds();
+        Vec3 down = lid.piece().place().inverse().turned(Vec3.Z.times(-1));
+        Vec3 at = new Vec3((b.min().x() + b.max().x()) / 2, (b.min().y() + b.max().y()) / 2, down.z() > 0 ? b.min().z() : b.min().z() + 0.1);
+        Case c = PartExamples.caseOf(plain.part().withMaterial("PETG").bearing(new Load("l1", "a hand", "cover", at, down.times(40), Load.Lasting.ONCE)), PartExamples.shop(60, 50, 32, 32));
+        List<StrengthFact.Borne> borne = new FactsOnce(c).get(StrengthFact.STRENGTH);
+        assertEquals(borne.stream().map(x -> x.piece().id()).toList(), List.of("cover", borne.get(1).piece().id()));
+        StrengthFact.Borne tray = borne.get(1);
+        assertEquals(tray.handedBy().orElseThrow().id(), "cover");
+        // In the assembly both forces and both places are the same.
+        assertTrue(tray.piece().place().turned(tray.load().forceN()).minus(lid.piece().place().turned(down.times(40))).length() < 1e-9);
+        assertTrue(tray.piece().place().point(tray.actsAt().x(), tray.actsAt().y(), tray.actsAt().z()).minus(lid.piece().place().point(at.x(), at.y(), at.z())).length() < 1e-9);
+        List<Finding> said = PartExamples.findings(c).stream().filter(x -> x.id().startsWith("strength.l1")).toList();
+        assertEquals(said.size(), 2, said.toString());
+        assertTrue(said.stream().anyMatch(x -> x.what().contains("handed on by the cover")), said.toString());
+        assertTrue(PartExamples.findings(c).stream().anyMatch(x -> x.id().startsWith("hold." + tray.piece().id()) && x.margin().isPresent()), PartExamples.findings(c).stream().filter(x -> x.id().startsWith("hold")).toList().toString());
     }
 }

@@ -105,4 +105,17 @@ public class SectionWalkTest {
         assertEquals(SectionWalk.of(legs, new Vec3(-10, 0, 53), new Vec3(-10, 0, 0), new Vec3(0, 5, 0), 2000, 53, Stop.NEVER).orElseThrow().stations().get(40).areaMm2(), 36, 1e-6);
         assertTrue(SectionWalk.of(legs, Vec3.ZERO, new Vec3(0, 0, 0.5), Vec3.X, 2000, 10, Stop.NEVER).isEmpty());
     }
+
+    /** The inner half of a bar with a force at the whole bar's end has the stresses it has in the whole bar. */
+    @Test
+    public void aForceHandedOnDoesWhatItDoesInOnePiece() {
+        Mesh whole = tinperch.solid.kernel.SolidKernel.evaluate(tinperch.solid.Leaf.extrusion("bar", tinperch.solid.Profile.rectangle(50, 0, 100, 8), tinperch.solid.Placement.HERE, 0, 5), tinperch.solid.Tolerances.USUAL);
+        Vec3 end = new Vec3(100, 0, 2.5);
+        Vec3 force = new Vec3(3, 7, -11);
+        SectionWalk one = SectionWalk.of(whole, end, new Vec3(0, 0, 2.5), force, 2000, 40, Stop.NEVER).orElseThrow();
+        SectionWalk inner = SectionWalk.sections(whole, new Vec3(50, 0, 2.5), new Vec3(0, 0, 2.5), 20, Stop.NEVER).orElseThrow().acting(end).under(force, 2000);
+        for (int i = 0; i < 20; i++) {
+            assertEquals(inner.stations().get(i).stressMPa(), one.stations().get(20 + i).stressMPa(), 1e-9);
+        }
+    }
 }
