@@ -28,6 +28,7 @@ import tinperch.quantity.Unit;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Load;
+import tinperch.upgrade.UsualLoad;
 
 /** What a part bears: forces put where one clicks, as hard and as often as one says. */
 final class LoadPane extends VBox {
@@ -35,6 +36,7 @@ final class LoadPane extends VBox {
     private final VBox list = new Column(6);
     private final TextField name = Ui.id(new TextField(), "load-name");
     private final TextField newton = Ui.id(new TextField("20 N"), "load-newton");
+    private final ComboBox<Choice<UsualLoad>> usual;
     private final ComboBox<Choice<Vec3>> way;
     private final ComboBox<Choice<Load.Lasting>> lasting;
     private final Button put = Ui.id(Ui.button("It bears this here", "mdi2p-plus", this::put), "load-put");
@@ -55,10 +57,14 @@ final class LoadPane extends VBox {
         way.getSelectionModel().select(0);
         lasting = Form.choice("load-lasting", java.util.Arrays.stream(Load.Lasting.values()).map(l -> new Choice<>(l, l.label())).toList(), null, c -> { });
         lasting.getSelectionModel().select(0);
+        usual = Form.choice("load-usual", List.of(), null, c -> begin());
+        usual.setPromptText("begin with a usual load");
+        usual.setMaxWidth(Double.MAX_VALUE);
+        Ui.tip(usual, "How hard and which way it usually is (values from memory); change what you know better");
         newton.setPrefColumnCount(6);
         newton.setMinWidth(70);
         put.getStyleClass().add("accent");
-        getChildren().addAll(Ui.label("What it bears", "section"), list, legend, shown, name, new HBox(6, newton, way, lasting), said, put, complaint);
+        getChildren().addAll(Ui.label("What it bears", "section"), list, legend, shown, usual, name, new HBox(6, newton, way, lasting), said, put, complaint);
         name.setOnAction(e -> put());
         newton.setOnAction(e -> put());
         complain("");
@@ -78,7 +84,20 @@ final class LoadPane extends VBox {
         List<Node> rows = desk.part().map(p -> p.loads().stream().map(this::row).toList()).orElse(List.of());
         list.getChildren().setAll(rows);
         Ui.see(list, !rows.isEmpty());
+        UsualLoad begun = Choice.in(usual, null);
+        Choice.fill(usual, desk.looked().map(UsualLoad::of).orElse(List.of()).stream().map(u -> new Choice<>(u, u.name())).toList(), begun);
         tell();
+    }
+
+    /** Fills in what a usual load is. */
+    private void begin() {
+        UsualLoad u = Choice.in(usual, null);
+        if (u != null) {
+            name.setText(u.name());
+            newton.setText(Quantity.show(u.newton(), Unit.NEWTON));
+            Choice.fill(way, List.copyOf(way.getItems()), u.direction());
+            Choice.fill(lasting, List.copyOf(lasting.getItems()), u.lasting());
+        }
     }
 
     private Node row(Load l) {
@@ -139,6 +158,7 @@ final class LoadPane extends VBox {
             Load l = new Load("load-" + UUID.randomUUID(), name.getText().strip(), piece.id(), at, force, Choice.in(lasting, Load.Lasting.STEADY));
             desk.editPart("put a load on", p -> p.bearing(l));
             name.clear();
+            usual.setValue(null);
             complain("");
         } catch (QuantityException e) {
             complain(e.getMessage());
