@@ -156,9 +156,11 @@ public class BookTest extends WindowTest {
         });
         assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().from(), "out");
         onFx(() -> {
-            wire("0.4 m of rope");
+            say("part-fan", 0, "0.4 m of rope");
             assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().areaMm2(), 0.0);
-            wire("0.4 m of AWG 26");
+            say("part-fan", 0, "0.4 m of AWG 26");
+            say("part-fan", 1, "−, +");
+            say("out", 1, "+24 V, GND");
             return null;
         });
         assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().lengthMm(), 400.0);
@@ -166,13 +168,16 @@ public class BookTest extends WindowTest {
         waitForPicture();
         assertEquals(word("output.out"), "Stop");
         assertEquals(word("wire.part-fan"), "Fine");
+        assertEquals(word("pins.part-fan"), "Stop", "plus and minus lie the other way round");
         close();
         open();
         assertEquals(book("turnstone").component("part-fan").orElseThrow().wired().from(), "out", "it is in the file");
     }
 
-    private void wire(String words) {
-        javafx.scene.control.TextField field = ((tinperch.desktop.look.CommitField) ((javafx.scene.control.CustomMenuItem) more("part-fan", "", i -> i instanceof javafx.scene.control.CustomMenuItem)).getContent()).field();
+    /** Into one of the fields of a component's menu: its wire, its pins. */
+    private void say(String component, int which, String words) {
+        javafx.scene.control.TextField field = ((tinperch.desktop.look.CommitField) ((javafx.scene.control.MenuButton) need("more-" + component)).getItems().stream().filter(javafx.scene.control.CustomMenuItem.class::isInstance)
+                .map(javafx.scene.control.CustomMenuItem.class::cast).skip(which).findFirst().orElseThrow().getContent()).field();
         field.setText(words);
         field.fireEvent(new javafx.event.ActionEvent());
     }

@@ -163,8 +163,8 @@ public class DryFitTest extends WindowTest {
             Thread.sleep(100);
         }
         assertTrue(text("load-said").startsWith("On the plate at "), text("load-said"));
-        onFx(() -> ((javafx.scene.control.ComboBox<?>) need("load-usual")).getSelectionModel().selectFirst());
-        assertEquals(((javafx.scene.control.TextField) need("load-name")).getText(), tinperch.upgrade.UsualLoad.of(desk.looked().orElseThrow()).get(0).name(), "it begins with what such parts usually bear");
+        choose("load-usual", "a hand that leans on it");
+        assertEquals(((javafx.scene.control.TextField) need("load-name")).getText(), "a hand that leans on it", "it begins with what such parts usually bear");
         assertTrue(((javafx.scene.control.TextField) need("load-newton")).getText().endsWith(" N"));
         type("load-newton", "nothing");
         assertTrue(text("load-complaint").contains("nothing"), text("load-complaint"));
