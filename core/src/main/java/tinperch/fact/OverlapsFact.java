@@ -2,6 +2,7 @@ package tinperch.fact;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.part.form.Joint;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Placement;
@@ -29,7 +30,7 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return FormFact.solids(c, facts);
+        return List.of(FormFact.solids(c, facts), pressedMm(facts));
     }
 
     @Override
@@ -46,7 +47,7 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
             for (int k = i + 1; k < trees.size(); k++) {
                 facts.stop().check();
                 Placement between = a.place().inverse().times(form.pieces().get(k).place());
-                all.add(new Overlap(a, form.pieces().get(k).name(), depth(trees.get(i), trees.get(k), between, facts.stop()), 0));
+                all.add(new Overlap(a, form.pieces().get(k).name(), depth(trees.get(i), trees.get(k), between, facts.stop()), pressedMm(facts)));
             }
             for (HeldFact.Thing h : facts.get(HeldFact.HELD)) {
                 facts.stop().check();
@@ -54,6 +55,11 @@ public final class OverlapsFact implements Fact<List<OverlapsFact.Overlap>> {
             }
         }
         return all;
+    }
+
+    /** How deep pieces may be in one another where a cup presses on a ball. */
+    private static double pressedMm(Facts facts) {
+        return facts.get(FormFact.FORM).form().stream().flatMap(f -> f.joints().stream()).filter(Joint.Ball.class::isInstance).mapToDouble(j -> ((Joint.Ball) j).pressMm()).max().orElse(0);
     }
 
     private static double depth(TriangleTree a, TriangleTree b, Placement place, Stop stop) {

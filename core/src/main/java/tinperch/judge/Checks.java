@@ -4,6 +4,7 @@ import java.util.List;
 import tinperch.check.AccessCheck;
 import tinperch.check.AimCheck;
 import tinperch.check.AirAreaCheck;
+import tinperch.check.BallCheck;
 import tinperch.check.BedFitCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.BushCheck;
@@ -65,6 +66,7 @@ public final class Checks {
             new WallCheck(),
             new CutThreadCheck(),
             new SnapCheck(),
+            new BallCheck(),
             new SealCheck(),
             new DovetailCheck(),
             new BushCheck(),

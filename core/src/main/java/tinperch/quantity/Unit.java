@@ -5,7 +5,7 @@ import java.util.List;
 /** What a number is measured in, and the other units accepted for it. */
 public enum Unit {
     MM("mm", 2), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1),
-    VOLT("V", 1), AMPERE("A", 2), WATT("W", 1), OHM("Ω", 1), NEWTON("N", 2), MPA("MPa", 1), MILLILITRE("ml", 1), STEPS_PER_MM("steps/mm", 3), RATIO("", 3);
+    VOLT("V", 1), AMPERE("A", 2), WATT("W", 1), OHM("Ω", 1), NEWTON("N", 2), NEWTON_MM("N·mm", 0), MPA("MPa", 1), MILLILITRE("ml", 1), STEPS_PER_MM("steps/mm", 3), RATIO("", 3);
 
     /** A unit a person may type, turned into the base unit by {@code value · factor + shift}. */
     record Accepted(String name, double factor, double shift) {}
@@ -48,6 +48,7 @@ public enum Unit {
             case OHM -> List.of(new Accepted("Ω", 1, 0), new Accepted("ohm", 1, 0), new Accepted("kΩ", 1000, 0), new Accepted("k", 1000, 0));
             // Spring scales show the weight that pulls as hard; 9.80665 m/s² (ISO 80000-3, standard gravity).
             case NEWTON -> List.of(new Accepted("N", 1, 0), new Accepted("kg", 9.80665, 0), new Accepted("g", 0.00980665, 0));
+            case NEWTON_MM -> List.of(new Accepted("N·mm", 1, 0), new Accepted("N·cm", 10, 0), new Accepted("N·m", 1000, 0));
             case MPA -> List.of(new Accepted("MPa", 1, 0), new Accepted("N/mm²", 1, 0));
             case MILLILITRE -> List.of(new Accepted("ml", 1, 0), new Accepted("l", 1000, 0));
             case STEPS_PER_MM -> List.of(new Accepted("steps/mm", 1, 0));

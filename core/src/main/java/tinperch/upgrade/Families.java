@@ -3,6 +3,7 @@ package tinperch.upgrade;
 import java.util.List;
 import java.util.Optional;
 import tinperch.part.PartFamily;
+import tinperch.part.family.BallArm;
 import tinperch.part.family.BlowerDuct;
 import tinperch.part.family.BoardMount;
 import tinperch.part.family.ChannelGuide;
@@ -37,6 +38,7 @@ public final class Families {
             new EdgeClip(),
             new ChannelGuide(),
             new CornerBracket(),
+            new BallArm(),
             new SoftFoot(),
             new FittedModel());
 

@@ -69,7 +69,7 @@ public class FamilyContractTest {
         a.form().get().pieces().forEach(p -> corners(p.solid(), all));
         PartForm f = a.form().get();
         f.held().forEach(h -> corners(h.solid(), all));
-        return List.of(all, f.screws(), f.mount(), f.joints(), Marking.HEIGHT.of(c.recipe().values()));
+        return List.of(all, f.screws(), f.mount(), f.joints(), f.air(), Marking.HEIGHT.of(c.recipe().values()));
     }
 
     private static void corners(Solid s, List<Object> into) {

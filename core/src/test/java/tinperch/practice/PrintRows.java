@@ -6,6 +6,7 @@ import tinperch.machine.Machine;
 import tinperch.part.PartExamples;
 import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.CornerBracket;
+import tinperch.part.family.BallArm;
 import tinperch.part.family.HoseAdapter;
 import tinperch.part.param.Values;
 import tinperch.solid.Bounds;
@@ -38,8 +39,15 @@ final class PrintRows {
         return PartExamples.caseOf(c.part().bearing(new Load("l", "the wheel's preload", "part", far, Vec3.X.times(-newton), Load.Lasting.STEADY)), PartExamples.shop(60, 50, 32, 32));
     }
 
+    /** An arm of so many ball links with a board of 150 g at its end. */
+    private static Case arm(int links, double ballMm) {
+        Case c = PartExamples.usual("ball-arm", Values.START.with(BallArm.LINKS, (double) links).with(BallArm.CUP.ball, ballMm));
+        return PartExamples.caseOf(c.part().withMaterial("PLA").bearing(new Load("l", "the board", "head", Vec3.ZERO, Vec3.Z.times(0.15 * 9.80665), Load.Lasting.STEADY)), PartExamples.shop(60, 50, 32, 32));
+    }
+
     static List<Row> rows() {
         return List.of(
+                Row.of("P38", "five ball links carry a board: it sinks over weeks", () -> arm(5, 20), () -> arm(1, 20), "ball.0", "The arm sinks over weeks.*for good .25 %: they creep").cures(),
                 Row.of("P35", "an unsupported tab bends under a wheel's preload", () -> bracket(3, 60), () -> bracket(12, 6), "strength.l", "bear|breaks"),
                 Row.of("P54", "a guide of 230 mm on a bed of 84", () -> guide(230, "small"), () -> guide(120, "large"), "bed", "Too large for small"),
                 Row.of("P58", "the machine that is in pieces is to print its own part", () -> guide(120, "upgraded"), () -> guide(120, "large"), "bed", "cannot print it now|in pieces").cures(),

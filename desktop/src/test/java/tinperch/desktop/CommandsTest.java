@@ -58,7 +58,7 @@ public class CommandsTest {
     public void whatWasPackedIsJudgedWithoutAWindow() throws IOException {
         Path file = folder.resolve("club.zip");
         assertEquals(run("pack", "--demo", file.toString()), 0, said);
-        assertTrue(said.contains("4 machines, 18 upgrades, 5 revisions"), said);
+        assertTrue(said.contains("4 machines, 19 upgrades, 5 revisions"), said);
         assertEquals(run("check", file.toString(), "--json"), 2, "something stops in the demo");
         JsonNode fromFile = new ObjectMapper().readTree(said);
         assertEquals(run("check", "--demo", "--json"), 2);

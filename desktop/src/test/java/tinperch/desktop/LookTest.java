@@ -76,7 +76,7 @@ public class LookTest {
         assertTrue(text.contains("M3×16 is 1.4 mm short") && text.contains("→ use M3×20"), text);
         String json = run(new CheckCommand(), 2, "--demo", "--json");
         var tree = new com.fasterxml.jackson.databind.ObjectMapper().readTree(json);
-        assertEquals(tree.get("parts").size(), 21);
+        assertEquals(tree.get("parts").size(), 22);
         assertEquals(tree.get("parts").get(0).get("findings").get(0).get("severity").asText(), "stop");
     }
 
@@ -84,7 +84,7 @@ public class LookTest {
     public void exportWritesEveryDemoPart() throws Exception {
         Path out = Files.createTempDirectory("tinperch-cli");
         String text = run(new ExportCommand(), 0, "--demo", "--out", out.toString());
-        assertEquals(text.lines().count(), 27 + 21);
+        assertEquals(text.lines().count(), 31 + 22);
         for (String line : text.lines().toList()) {
             assertTrue(Files.size(Path.of(line)) > 5000);
             Files.delete(Path.of(line));

@@ -66,8 +66,8 @@ public class EditAndExportTest extends TempFolder {
     @Test
     public void everyDemoPartIsWrittenInBothFormatsAndReadBackClosed() throws IOException {
         List<Path> files = PartExport.writeAll(state, state.shop(models), PartFormats.forPrinting(), folder.resolve("out"));
-        // Sixteen parts, five of them in two pieces: an STL a piece, a 3MF a part.
-        assertEquals(files.size(), 27 + 21);
+        // An STL a piece, a 3MF a part.
+        assertEquals(files.size(), 31 + 22);
         assertEquals(new HashSet<>(files).size(), files.size(), "no part takes another's name");
         for (Path p : files) {
             byte[] bytes = Files.readAllBytes(p);

@@ -150,7 +150,7 @@ public class WorkshopTest extends TempFolder {
     public void theDemoIsWholeAndConsistent() {
         WorkshopState s = DemoWorkshop.state();
         assertEquals(s.machines().size(), 4);
-        assertEquals(s.upgrades().size(), 18);
+        assertEquals(s.upgrades().size(), 19);
         Shop shop = s.shop(new KeptModels(id -> DemoModels.blobs().stream().filter(b -> b.id().equals(id)).map(MeshBlob::bytes).findFirst()));
         assertEquals(s.revisionsOf("avocet-blower").size(), 4);
         for (Upgrade u : s.upgrades()) {

@@ -103,6 +103,22 @@ public sealed interface Joint {
     }
 
     /**
+     * A ball in a cup of fingers that press on it: it stays where it is put as long as friction holds it.
+     *
+     * @param ballMm diameter of the ball
+     * @param pressMm how far the fingers are bent open, each
+     * @param fingers how many, {@code thickMm} across, {@code longMm} from root to mouth, {@code wideMm} each
+     * @param armMm from this ball to where the load hangs when all is stretched out level
+     * @param levers what presses harder, and what shortens the arm, by mm of it
+     */
+    record Ball(String label, double ballMm, double pressMm, int fingers, double thickMm, double longMm, double wideMm, double armMm, List<Lever> harder, List<Lever> shorter) implements Joint {
+        public Ball {
+            harder = List.copyOf(harder);
+            shorter = List.copyOf(shorter);
+        }
+    }
+
+    /**
      * An arm that props a post against swaying.
      *
      * @param lengthMm of the arm, {@code sectionMm2} across it

@@ -28,6 +28,7 @@ import tinperch.measure.sheet.SheetKind;
 import tinperch.part.block.Hand;
 import tinperch.part.Models;
 import tinperch.part.bind.Binding;
+import tinperch.part.family.BallArm;
 import tinperch.part.family.BlowerDuct;
 import tinperch.part.family.BoardMount;
 import tinperch.part.family.ChannelGuide;
@@ -71,6 +72,7 @@ final class DemoUpgrades {
         switchMount();
         holdDown();
         fanGuard();
+        camera();
         boardMount();
         partCooling();
         lampMount();
@@ -243,10 +245,18 @@ final class DemoUpgrades {
                 "ABS", 212, Revision.End.REPLACED, "Board touched a solder tail; standoffs too low");
     }
 
+    /** A camera of 60 g on links that are put by hand. */
+    private void camera() {
+        upgrade("avocet-camera", "avocet", "A camera that looks at the nozzle", LocalDate.of(2026, 11, 29),
+                new Trouble("Whether the first layer holds is seen only by walking over to the boathouse; the camera lies on a tin and slips off.", "walks over a day", "9 walks"), "curlew",
+                PartDesign.of(FIRST, "ball-arm", "Camera arm", Values.START.with(BallArm.LINKS, 2.0).with(BallArm.MOUNT.held, 2.0)).withMaterial("PETG").bound("mount", new Binding.Usual("pair-40")).bound("carried", new Binding.Usual("holes-24x18"))
+                        .atSite(site("avocet", "left upright, outer face")).bearing(new Load("camera", "camera and cable", "head", Vec3.ZERO, Vec3.Y.times(0.6), Load.Lasting.STEADY)));
+    }
+
     private void filterBox() {
         DemoReadings calipers = new DemoReadings(16, LocalDateTime.of(2026, 10, 24, 11, 20));
         holes("curlew", "curlew-filter.mount", calipers.sheet("rear wall, fan", new double[] {0, 0, 71.5, 0, 71.52, 71.5, 0, 71.53}, 4.4, 1, AB, AD, AC));
-        Values v = Values.START.with(FilterHousing.LEDGE, 4.0).with(FilterHousing.PRESSED, 3.3).with(FilterHousing.MOUNT.thread, "M4")
+        Values v = Values.START.with(FilterHousing.MEDIUM, Optional.of("carbon")).with(FilterHousing.LEDGE, 4.0).with(FilterHousing.PRESSED, 3.3).with(FilterHousing.MOUNT.thread, "M4")
                 .with(FilterHousing.MOUNT.held, 6.0).with(FilterHousing.MOUNT.length, 16.0);
         upgrade("curlew-filter", "curlew", "Filter box", LocalDate.of(2026, 10, 24),
                 new Trouble("ABS smells through the whole boathouse and fine dust settles on the window sill. A carbon and "
