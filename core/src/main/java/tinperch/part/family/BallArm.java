@@ -51,7 +51,7 @@ public final class BallArm implements PartFamily {
 
     public static final NumberParam PLATE = NumberParam.length("base.plate", BASE_CARD, "Plate", 2, 20, 5, "Thickness of the base");
     public static final NumberParam RIM = NumberParam.length("base.rim", BASE_CARD, "Rim", 2, 40, 6, "Round the holes of base and head");
-    public static final NumberParam RISE = NumberParam.length("base.rise", BASE_CARD, "Room under the first cup", 1, 100, 6, "So that it can tilt");
+    public static final NumberParam RISE = NumberParam.length("base.rise", BASE_CARD, "Room to tilt", 1, 100, 6, "Under the first cup");
     public static final ScrewBlock MOUNT = new ScrewBlock("mount", "machine-side", FIXED, SeatKind.LOOSE_NUT, 0, 3, 12);
     public static final NumberParam LINKS = NumberParam.count("links.count", LINKS_CARD, "Links", 0, 8, 3, "Between base and head; each makes the arm longer, and the base's ball bears more");
     public static final NumberParam PITCH = NumberParam.length("links.pitch", LINKS_CARD, "From ball to ball", 10, 150, 32, "Middle to middle");

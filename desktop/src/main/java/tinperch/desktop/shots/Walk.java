@@ -204,6 +204,7 @@ final class Walk {
         detail("wheels", () -> at("ruff-second", Station.SHAPE));
         detail("wheels-place", () -> onTheMachine("ruff-second"));
         detail("clip-place", () -> onTheMachine("turnstone-hold", "p2"));
+        detail("arm-place", () -> onTheMachine("avocet-camera", "p1"));
         detail("foot-place", () -> onTheMachine("turnstone-hold", "p3"));
         detail("corner-place", () -> onTheMachine("avocet-braces", "p3"));
         detail("module", () -> at("curlew-driver", Station.SHAPE));

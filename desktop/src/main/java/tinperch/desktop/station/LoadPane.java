@@ -64,7 +64,7 @@ final class LoadPane extends VBox {
         newton.setPrefColumnCount(6);
         newton.setMinWidth(70);
         put.getStyleClass().add("accent");
-        getChildren().addAll(Ui.label("What it bears", "section"), list, legend, shown, usual, name, new HBox(6, newton, way, lasting), said, put, complaint);
+        getChildren().addAll(Ui.label("What it bears", "section"), list, legend, usual, name, new HBox(6, newton, way, lasting), said, put, complaint, shown);
         name.setOnAction(e -> put());
         newton.setOnAction(e -> put());
         complain("");
