@@ -22,7 +22,8 @@ public final class PinsCheck implements Check {
         List<Component> held = Held.components(c);
         List<Finding> all = new ArrayList<>();
         for (Component x : book.components()) {
-            if (x.off().isEmpty() && !x.wired().pins().isEmpty()) {
+            // What only passes current on has a socket for others; its own plug nobody has described.
+            if (x.off().isEmpty() && x.kind().draws() && !x.wired().pins().isEmpty()) {
                 // What it hangs on has the socket; where nobody has said how, the plug that was there before tells.
                 book.component(x.wired().from()).filter(o -> !o.wired().pins().isEmpty()).or(() -> x.replaces().flatMap(book::component).filter(o -> !o.wired().pins().isEmpty())).map(o -> of(x, o))
                         .filter(f -> f.severity() != Severity.FINE || held.contains(x)).ifPresent(all::add);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.machine.book.Book;
+import tinperch.machine.book.Component;
 import tinperch.machine.book.SettingChange;
 import tinperch.machine.book.Standing;
 import tinperch.paste.PlungerDrive;
@@ -37,19 +38,23 @@ public final class PlungerCheck implements Check {
     public List<Finding> judge(Case c, Facts facts) {
         Book book = c.machine().book();
         List<Finding> all = new ArrayList<>();
+        List<String> held = Held.components(c).stream().map(Component::loadout).toList();
         // Each loadout has its own drive.
         book.settings().stream().filter(s -> s.key().equals(BORE)).map(SettingChange::loadout).distinct().forEach(loadout -> {
             LocalDate day = book.days().isEmpty() ? book.since() : book.days().get(book.days().size() - 1);
             Standing now = book.at(day, loadout);
             Optional<Double> bore = said(now, BORE);
             Optional<Double> lead = said(now, "plunger.lead");
+            List<Finding> here = new ArrayList<>();
             if (bore.isPresent() && lead.isPresent()) {
                 PlungerDrive drive = new PlungerDrive(bore.get(), lead.get(), said(now, "plunger.ratio").orElse(1.0), said(now, "plunger.steps").orElse(STEPS_A_TURN));
-                all.add(steps(drive, now, loadout, day));
-                all.add(push(drive, now, loadout));
+                here.add(steps(drive, now, loadout, day));
+                here.add(push(drive, now, loadout));
             } else if (bore.isPresent()) {
-                all.add(Finding.of("plunger.steps." + loadout, Severity.CANT_TELL, "How the plunger is to be driven cannot be told", "The lead of its screw is not in the book.").settledBy(Settle.By.BOOK, "", "say its lead"));
+                here.add(Finding.of("plunger.steps." + loadout, Severity.CANT_TELL, "How the plunger is to be driven cannot be told", "The lead of its screw is not in the book.").settledBy(Settle.By.BOOK, "", "say its lead"));
             }
+            // Of what the part has nothing to do with, only what is wrong is news.
+            here.stream().filter(f -> f.severity() == Severity.STOP || f.severity() == Severity.LOOK || held.contains(loadout)).forEach(all::add);
         });
         return all.stream().map(f -> f.about(Subject.PRINTING)).toList();
     }

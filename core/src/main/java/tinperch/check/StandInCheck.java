@@ -37,6 +37,7 @@ public final class StandInCheck implements Check {
     public List<Finding> judge(Case c, Facts facts) {
         Book book = c.machine().book();
         List<Finding> all = new ArrayList<>();
+        List<String> held = Held.components(c).stream().map(Component::loadout).toList();
         for (Loadout l : book.loadouts()) {
             List<Component> on = book.components().stream().filter(x -> x.off().isEmpty() && (x.loadout().isEmpty() || x.loadout().equals(l.id()))).toList();
             boolean cold = on.stream().anyMatch(x -> x.kind() == ComponentKind.DRIVE && x.loadout().equals(l.id())) && on.stream().noneMatch(x -> x.kind() == ComponentKind.HEATER || x.kind() == ComponentKind.HOT_END);
@@ -44,7 +45,9 @@ public final class StandInCheck implements Check {
             if (cold && sensors.isEmpty()) {
                 all.add(none(l, on, book));
             } else if (cold) {
-                sensors.stream().filter(x -> x.ratings().ohm() > 0 && x.ratings().ohm() < 1e9).findFirst().map(x -> of(l, x, book)).ifPresent(all::add);
+                sensors.stream().filter(x -> x.ratings().ohm() > 0 && x.ratings().ohm() < 1e9).findFirst().map(x -> of(l, x, book))
+                        // Of what the part has nothing to do with, only what is wrong is news.
+                        .filter(f -> f.severity() != Severity.FINE || held.contains(l.id())).ifPresent(all::add);
             }
         }
         return all.stream().map(f -> f.about(Subject.PRINTING)).toList();

@@ -1,6 +1,7 @@
 package tinperch.files;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -21,6 +22,9 @@ import tinperch.part.bind.BlowerRef;
 import tinperch.part.bind.TipRef;
 import tinperch.hardware.Fits;
 import tinperch.files.json.Json;
+import tinperch.machine.book.Ratings;
+import tinperch.machine.book.Wired;
+import tinperch.machine.space.Site;
 import tinperch.part.bind.Binding;
 import tinperch.part.bind.HolesRef;
 import tinperch.part.bind.HoseRef;
@@ -61,6 +65,22 @@ public class JsonTest {
         Revision r = new Revision("u", "p1", 3, LocalDateTime.of(2026, 5, 9, 10, 5, 7), "why", upgrade(true).parts().get(0), Optional.of(recipe()), "h",
                 List.of(new Revision.KeptPiece("", "0123", 1)), new Revision.Life(61.5, Revision.End.FAILED, "cracked"));
         assertEquals(Json.read(Json.pretty(r), Revision.class), r);
+    }
+
+    /** What earlier versions did not write, and what a hand may write. */
+    @Test
+    public void wiringOfEarlierVersionsAndOfHostileFilesIsRead() throws IOException {
+        Wired w = new Wired("o1", 300, 0.25, 2, List.of("+24 V", "GND"));
+        assertEquals(Json.read(Json.text(w), Wired.class), w);
+        assertEquals(Json.read("{\"from\":\"o1\",\"lengthMm\":300,\"areaMm2\":0.25}", Wired.class), new Wired("o1", 300, 0.25), "one contact, pins not said");
+        Wired odd = Json.read("{\"from\":null,\"lengthMm\":-1,\"areaMm2\":1e99,\"beside\":-7,\"pins\":[null,\"  a very long name of a pin that nobody would ever read to its end \"]}", Wired.class);
+        assertEquals(odd.beside(), 1);
+        assertEquals(odd.pins(), List.of("a very long name of a pin that"));
+        assertEquals(odd.areaMm2(), 0.0);
+        assertEquals(Json.read("{\"voltageV\":24,\"currentA\":1,\"powerW\":0,\"limitC\":0,\"massG\":0}", Ratings.class), new Ratings(24, 1, 0, 0, 0), "no resistor");
+        Site site = new Site("s", "front", "", Vec3.ZERO, Vec3.Y, 0, 0.3, "").blown(true);
+        assertEquals(Json.read(Json.text(site), Site.class), site);
+        assertFalse(Json.read(Json.text(site).replaceAll(",?\"blown\":true", ""), Site.class).blown(), "before there was such a word the air stood still");
     }
 
     /** Which record of a family a value is stands in its field "kind". */
