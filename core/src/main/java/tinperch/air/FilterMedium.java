@@ -17,6 +17,7 @@ public record FilterMedium(String name, double lossPa, double particlesPercent, 
     /** One that keeps less lets the fine ones through (class H13 and better: EN 1822, ISO 29463). */
     private static final double FINE_PERCENT = 99.95;
 
+    /** The row of a name; empty where there is none. */
     public static Optional<FilterMedium> of(String name) {
         return ALL.stream().filter(m -> m.name.equals(name)).findFirst();
     }

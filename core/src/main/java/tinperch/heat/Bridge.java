@@ -16,6 +16,7 @@ public record Bridge(Vec3 from, Vec3 to, double tempC, double radiusMm, double a
     /** So many radii away the plastic is what it would be without it. */
     private static final double FAR_RADII = 4;
 
+    /** From the hot thing to its other end, mm. */
     public double lengthMm() {
         return to.minus(from).length();
     }

@@ -31,10 +31,12 @@ public record Wired(String from, double lengthMm, double areaMm2, int beside, Li
         this(from, lengthMm, areaMm2, 1, List.of());
     }
 
+    /** The same, hanging on another component. */
     public Wired hangingOn(String id) {
         return new Wired(id, lengthMm, areaMm2, beside, pins);
     }
 
+    /** The same by another wire: its length one way, the copper of one of its wires. */
     public Wired by(double nextLengthMm, double nextAreaMm2) {
         return new Wired(from, nextLengthMm, nextAreaMm2, beside, pins);
     }

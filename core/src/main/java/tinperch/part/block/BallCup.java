@@ -35,6 +35,7 @@ public final class BallCup {
     public final NumberParam embrace;
     public final NumberParam slit;
 
+    /** Its parameters stand under a card. */
     public BallCup(Card card) {
         ball = NumberParam.length("ball.diameter", card, "Ball Ø", 6, 60, 18, "A larger one holds more: friction has a longer lever");
         neck = NumberParam.length("ball.neck", card, "Neck Ø", 2, 40, 9, "Under the ball; a thick one lets the joint tilt less");
@@ -44,6 +45,7 @@ public final class BallCup {
         slit = NumberParam.length("cup.slit", card, "Slits", 0.4, 10, 1.6, "Between the fingers");
     }
 
+    /** All of them, in the order they are shown. */
     public List<Param<?>> params() {
         return List.of(ball, neck, wall, press, embrace, slit);
     }
@@ -61,6 +63,7 @@ public final class BallCup {
         return inside(in) * Math.sin(Math.toRadians(in.get(embrace)));
     }
 
+    /** Radius of a cup outside, mm. */
     public double outerMm(PartInputs in) {
         return inside(in) + in.get(wall);
     }
