@@ -75,4 +75,14 @@ public class StrandTest {
         assertEquals(new Strand(BOX, new Vec3(0, 0, 15), new Vec3(0, 0, 60), 15, 0, List.of()).tightest(100, Stop.NEVER).orElseThrow().mm(), 15, 0.15, "what is held on it stays out of it");
         assertEquals(new Strand(BOX, s.from(), s.to(), 0, 0, List.of(down)).tightest(5, Stop.NEVER).orElseThrow().pose().keySet(), Map.of("z", 0).keySet());
     }
+
+    /** From far above, one end let down by 200: only in the middle of its way does it come to the box. */
+    @Test
+    public void aLongWayOfOneEndIsLookedThrough() {
+        Strand.Travel down = new Strand.Travel("z", Vec3.ZERO, Vec3.Z.times(-1), 0, 200);
+        Strand.Tight t = new Strand(BOX, new Vec3(-100, 0, 119), new Vec3(100, 0, 119), 0, 0, List.of(down)).tightest(5, Stop.NEVER).orElseThrow();
+        assertTrue(t.mm() < 0.11, t.toString());
+        // It meets the near upper edge, x = −10 and z = 15, first: 104 mm lower at 90 of 200 mm along.
+        assertEquals(t.pose().get("z"), 190, 12, t.pose().toString());
+    }
 }
