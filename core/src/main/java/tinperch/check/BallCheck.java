@@ -21,6 +21,8 @@ import tinperch.upgrade.Load;
  */
 public final class BallCheck implements Check {
     private static final double MPA_PER_GPA = 1000;
+    private static final double MOST_TIMES = 10;
+    private static final double LEAST_PRESS_MM = 0.05;
 
     @Override
     public String about() {
@@ -63,9 +65,11 @@ public final class BallCheck implements Check {
         if (severity == Severity.FINE) {
             return f;
         }
+        // Fingers that press on nothing hold nothing: how much harder they must be follows from no number then.
+        double times = good > 0 ? Math.min(MOST_TIMES, asks / good) : MOST_TIMES;
         List<Remedy> all = new ArrayList<>();
         b.shorter().forEach(l -> all.add(l.param().unit() == Unit.COUNT ? fewer(l, b.armMm() * (1 - good / asks), c) : Remedy.pull(l, c.recipe().values(), b.armMm() * (good / asks - 1))));
-        b.harder().forEach(l -> all.add(Remedy.pull(l, c.recipe().values(), l.gain() > 1 ? b.pressMm() * (asks / good - 1) : b.thickMm() * (Math.cbrt(asks / good) - 1))));
+        b.harder().forEach(l -> all.add(Remedy.pull(l, c.recipe().values(), l.gain() > 1 ? Math.max(LEAST_PRESS_MM, b.pressMm()) * (times - 1) : b.thickMm() * (Math.cbrt(times) - 1))));
         return f.with(all);
     }
 

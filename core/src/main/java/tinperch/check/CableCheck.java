@@ -47,6 +47,10 @@ public final class CableCheck implements Check {
     }
 
     private static Finding rubs(CableWayFact.Near n) {
+        if (Double.isInfinite(n.gapMm())) {
+            return Finding.of("cable." + n.run().id() + ".near." + n.to(), Severity.CANT_TELL, "How near " + n.run().name() + " passes " + n.to() + " could not be looked through", "Its ways along it are too many. Lead it by a point or two more where it passes.")
+                    .settledBy(Settle.By.NEIGHBOURS, "", "lead it by more points");
+        }
         boolean touches = n.gapMm() < TOUCHES_MM;
         String at = pose(n.pose());
         return Finding.of("cable." + n.run().id() + ".near." + n.to(), Severity.LOOK, touches ? n.run().name() + " rubs on " + n.to() + " where " + at : n.run().name() + " passes " + n.to() + " at " + Quantity.mm(Math.round(n.gapMm() * 10) / 10.0) + " where " + at,

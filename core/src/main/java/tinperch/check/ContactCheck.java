@@ -15,7 +15,7 @@ import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 import tinperch.wiring.Contact;
 
-/** Do contacts and connectors carry what goes through them, in the warmth they stand in and sharing as contacts do? One that is too small gets hot, looses its spring, gets hotter and may burn. */
+/** Do contacts and connectors carry what goes through them, in the warmth they stand in and sharing as contacts do? One that is too small gets hot, loses its spring, gets hotter and may burn. */
 public final class ContactCheck implements Check {
     @Override
     public String about() {
@@ -65,7 +65,7 @@ public final class ContactCheck implements Check {
         String rated = "Rated " + Quantity.show(k.ratings().currentA(), Unit.AMPERE) + (contact.beside() > 1 ? ", " + contact.beside() + " beside each other, which never share evenly (four fifths of their sum, common practice)" : "") + "; in air of "
                 + Quantity.show(airC, Unit.CELSIUS) + " that is " + Fed.amperes(carries) + ". " + (contact.limitC() > 0 ? "It comes to about " + Math.round(contact.tempC(amps, airC)) + " °C and stands " + Quantity.show(contact.limitC(), Unit.CELSIUS)
                 : "It gets about " + Math.round(contact.riseK(amps)) + " K warmer; what it stands nobody has said") + " (rise with the square of the current, 30 K at its rating: common practice). ";
-        String cure = "A contact that gets hot looses its spring and gets hotter: fit a separate switching module with real terminals, close to supply and bed; until then keep to materials that want a cool bed. Log it with a thermocouple before and after. Unplug the machine first; wiring of mains and supplies is for a licensed electrician.";
+        String cure = "A contact that gets hot loses its spring and gets hotter: fit a separate switching module with real terminals, close to supply and bed; until then keep to materials that want a cool bed. Log it with a thermocouple before and after. Unplug the machine first; wiring of mains and supplies is for a licensed electrician.";
         Finding f = tooMuch ? Finding.of(id, Severity.STOP, k.name() + " carries " + Fed.amperes(carries) + ", " + names + (on.at().size() > 1 ? " draw " : " draws ") + Fed.amperes(amps), rated + cure)
                 : near ? Finding.of(id, Severity.LOOK, k.name() + " is loaded to " + Math.round(100 * amps / carries) + " % by " + names, rated + "Above four fifths it ages (common practice). " + cure)
                 : Finding.of(id, Severity.FINE, k.name() + " carries " + names, rated.strip());

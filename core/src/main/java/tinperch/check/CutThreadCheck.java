@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.SeatsFact;
@@ -66,7 +68,8 @@ public final class CutThreadCheck implements Check {
 
     /** The least wall beside the holes of its row. */
     private static OptionalDouble walls(Screw k, Facts facts) {
-        return facts.get(WallsFact.WALLS).stream().filter(w -> w.piece().id().equals(k.pieceId()) && w.cavity().purpose() == Cavity.Purpose.THREAD && w.cavity().group().startsWith(k.row() + ".") && w.aroundMm().isPresent())
+        Set<String> ids = facts.get(SeatsFact.SEATS).stream().map(Seat::screw).filter(s -> s.row().equals(k.row()) && s.pieceId().equals(k.pieceId())).map(Screw::id).collect(Collectors.toSet());
+        return facts.get(WallsFact.WALLS).stream().filter(w -> w.piece().id().equals(k.pieceId()) && w.cavity().purpose() == Cavity.Purpose.THREAD && ids.contains(w.cavity().group()) && w.aroundMm().isPresent())
                 .mapToDouble(w -> w.aroundMm().getAsDouble()).min();
     }
 

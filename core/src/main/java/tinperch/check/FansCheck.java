@@ -55,7 +55,7 @@ public final class FansCheck implements Check {
         }
         List<Mouth> own = new ArrayList<>();
         for (AirPath a : air) {
-            String name = a.label().replaceFirst("^air of ", "");
+            String name = a.mover();
             a.intake().ifPresent(i -> own.add(new Mouth(name, place.get().times(i.at()), i.diameterMm(), true)));
             own.add(new Mouth(name, place.get().times(a.outlet()), Math.sqrt(a.outletMm2() / ROUND), false));
         }

@@ -31,7 +31,7 @@ public final class IntakeCheck implements Check {
 
     private static Optional<Finding> finding(IntakeFact.Free i, String id) {
         double wanted = i.intake().diameterMm() / 2;
-        String fan = i.air().label().replaceFirst("^air of ", "");
+        String fan = i.air().mover();
         String why = "Straight before its intake of Ø " + Quantity.mm(i.intake().diameterMm()) + (i.of().isEmpty() ? " there is nothing" : " " + i.of() + " is " + Quantity.mm(i.mm()) + " away")
                 + ", at rest, axes at home; nearer than half of that starves it (common practice).";
         if (i.mm() < wanted) {

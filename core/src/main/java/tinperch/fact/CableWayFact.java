@@ -41,7 +41,7 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
      * The tightest place of a cable and something.
      *
      * @param to what it comes near to
-     * @param gapMm from its skin; 0 where it touches
+     * @param gapMm from its skin; 0 where it touches, infinite where it could not be looked through to the end
      * @param pose where the axes stand there, those that matter
      */
     public record Near(Run run, String to, double gapMm, Map<String, Double> pose) {}
@@ -86,9 +86,9 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
             Run.Hold a = r.holds().get(i - 1);
             Run.Hold b = r.holds().get(i);
             facts.stop().check();
-            double need = best == null ? NEED_MM : best.gapMm;
+            double need = best == null ? NEED_MM : Math.min(NEED_MM, best.gapMm);
             Optional<Strand.Tight> t = strand(a, b, tree, into, group, space).tightest(need + r.acrossMm() / 2, facts.stop());
-            if (t.isPresent()) {
+            if (t.isPresent() && (best == null || t.get().mm() - r.acrossMm() / 2 < best.gapMm)) {
                 best = new Near(r, name, Math.max(0, t.get().mm() - r.acrossMm() / 2), t.get().pose());
             }
         }

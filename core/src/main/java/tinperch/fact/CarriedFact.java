@@ -57,7 +57,7 @@ public final class CarriedFact implements Fact<List<CarriedFact.Carried>> {
         List<Mesh> all = new ArrayList<>();
         Placement at = piece.times(s.axis());
         String of = " of " + s.name() + ", " + s.rowLabel();
-        double under = s.headMm() - (s.onPart() ? 0 : s.heldMm()) - s.washerMm();
+        double under = s.shankFromMm();
         bar(all, "head" + of, Profile.disc(0, 0, s.thread().headDiameterMm(s.head()), ROUND_SIDES), at, under - s.thread().headHeightMm(s.head()), under);
         if (s.washer()) {
             bar(all, "washer" + of, Profile.disc(0, 0, s.thread().washerOuterMm(), ROUND_SIDES), at, under, under + s.washerMm());

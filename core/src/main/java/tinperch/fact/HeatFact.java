@@ -126,26 +126,43 @@ public final class HeatFact implements Fact<Optional<HeatFact.Answer>> {
     /** Screws whose head or tip is in something hot, from there on. */
     private static List<PieceBridge> bridges(Case c, Facts facts) {
         Optional<Placement> place = RestFact.inMachine(c, facts);
-        List<HotBody> hot = place.isEmpty() ? List.of() : hot(c, AirAround.tempC(c.machine()));
-        if (hot.isEmpty()) {
+        Surroundings space = c.machine().surroundings();
+        List<Neighbour> hot = space.neighbours().stream().filter(n -> n.kind() == Neighbour.Kind.HOT && n.tempC() > AirAround.tempC(c.machine())).toList();
+        if (place.isEmpty() || hot.isEmpty()) {
             return List.of();
         }
-        Surroundings space = c.machine().surroundings();
         Placement here = place.get().moved(space.shift(c.site().orElseThrow().group(), space.home()));
         List<PieceBridge> all = new ArrayList<>();
         facts.get(FormFact.FORM).form().ifPresent(f -> f.screws().forEach(s -> f.pieces().stream().filter(p -> p.id().equals(s.pieceId())).findFirst().ifPresent(p -> {
             Placement at = here.times(p.place()).times(s.axis());
-            Vec3 head = at.point(0, 0, s.headMm() - s.washerMm());
-            Vec3 tip = at.point(0, 0, s.headMm() - s.washerMm() + s.lengthMm());
-            for (HotBody h : hot) {
-                boolean byTip = h.box().overlaps(new Bounds(tip, tip), TOUCH_MM);
-                if (byTip || h.box().overlaps(new Bounds(head, head), TOUCH_MM)) {
-                    all.add(new PieceBridge(p.id(), new Bridge(byTip ? tip : head, byTip ? head : tip, h.tempC(), s.thread().diameterMm() / 2, s.thread().stressAreaMm2())));
+            Vec3 head = at.point(0, 0, s.shankFromMm());
+            Vec3 tip = at.point(0, 0, s.shankFromMm() + s.lengthMm());
+            for (Neighbour n : hot) {
+                // A sock keeps a block's outside cool, not what is screwed into it.
+                Bounds box = n.bounds(space.shift(n.group(), space.home()));
+                boolean byTip = box.overlaps(new Bounds(tip, tip), TOUCH_MM);
+                if (byTip || box.overlaps(new Bounds(head, head), TOUCH_MM)) {
+                    Vec3 to = byTip ? head : tip;
+                    Vec3 from = leaving(box, byTip ? tip : head, to);
+                    if (to.minus(from).length() > TOUCH_MM) {
+                        all.add(new PieceBridge(p.id(), new Bridge(from, to, n.tempC(), s.thread().diameterMm() / 2, s.thread().stressAreaMm2())));
+                    }
                     break;
                 }
             }
         })));
         return all;
+    }
+
+    /** Where the way from a point in a box to another comes out of it; that other where it does not. */
+    private static Vec3 leaving(Bounds box, Vec3 from, Vec3 to) {
+        Vec3 d = to.minus(from);
+        double t = Math.min(out(from.x(), d.x(), box.min().x(), box.max().x()), Math.min(out(from.y(), d.y(), box.min().y(), box.max().y()), out(from.z(), d.z(), box.min().z(), box.max().z())));
+        return from.plus(d.times(Math.max(0, Math.min(1, t))));
+    }
+
+    private static double out(double at, double way, double low, double high) {
+        return way > 1e-9 ? (high - at) / way : way < -1e-9 ? (low - at) / way : Double.POSITIVE_INFINITY;
     }
 
     /** What is hot, where it stands with the axes at home. */

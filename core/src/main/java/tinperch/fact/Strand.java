@@ -9,6 +9,7 @@ import java.util.PriorityQueue;
 import tinperch.solid.Bounds;
 import tinperch.solid.Stop;
 import tinperch.solid.Vec3;
+import tinperch.solid.query.BoxGap;
 import tinperch.solid.query.Nearest;
 import tinperch.solid.query.TriangleTree;
 
@@ -21,21 +22,27 @@ import tinperch.solid.query.TriangleTree;
 record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double clipToMm, List<Travel> travels) {
     private static final double EXACT_MM = 0.1;
     private static final int MOST_TESTED = 3000;
-
-    /** Longer stretches are told by boxes, mm. */
-    private static final double LONG_MM = 5;
+    /** With more the corners of a stretch are too many to be looked at. */
+    private static final int MOST_AXES = 6;
 
     /** How a mm of an axis moves its ends. */
     record Travel(String axis, Vec3 fromPerMm, Vec3 toPerMm, double lowMm, double highMm) {}
 
-    /** From its middle line. */
+    /**
+     * What was found.
+     *
+     * @param mm from its middle line; infinite where nothing was found but not everything looked through
+     */
     record Tight(double mm, Map<String, Double> pose) {}
 
     /** One half width each for the place along it, 0 to 1, and for every axis. */
     private record Stretch(double[] at, double[] half, double leastMm) {}
 
-    /** The tightest place nearer than so much; empty where there is none. Where it cannot be looked through to the end, what was found. */
+    /** The tightest place nearer than so much; empty where there is none. Where it cannot be looked through to the end, what was found till then. */
     Optional<Tight> tightest(double needMm, Stop stop) {
+        if (travels.size() > MOST_AXES) {
+            return Optional.of(new Tight(Double.POSITIVE_INFINITY, Map.of()));
+        }
         int n = travels.size() + 1;
         double[] at = new double[n];
         double[] half = new double[n];
@@ -55,7 +62,6 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
         PriorityQueue<Stretch> open = new PriorityQueue<>(Comparator.comparingDouble(Stretch::leastMm));
         open.add(new Stretch(at, half, 0));
         Tight best = null;
-        Bounds bounds = tree.mesh().bounds();
         double bestMm = needMm;
         for (int tested = 0; !open.isEmpty() && tested < MOST_TESTED && open.peek().leastMm < bestMm - EXACT_MM; tested++) {
             Stretch s = open.poll();
@@ -70,22 +76,22 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
                 reach += s.half[i] * movedMm(travels.get(i - 1), s);
             }
             Vec3 middle = a.plus(b.minus(a).times(s.at[0]));
-            double far = outside(bounds, middle);
-            if (far - reach >= bestMm - EXACT_MM) {
+            // The box of all its places tells flat faces exactly, along which a ball round its middle tells nothing.
+            double apart = BoxGap.atLeastMm(tree, places(s), bestMm);
+            if (apart >= bestMm - EXACT_MM) {
                 continue;
             }
-            // From far off the box round it tells enough.
-            double mm = reach > LONG_MM && far > 0 ? far : Nearest.distanceMm(tree, middle, bestMm + reach);
-            boolean measured = !(reach > LONG_MM && far > 0);
-            if (measured && mm < bestMm) {
+            double mm = Nearest.distanceMm(tree, middle, bestMm + reach);
+            if (mm < bestMm) {
                 bestMm = mm;
                 best = new Tight(mm, pose(s.at));
             }
             if (mm - reach < bestMm - EXACT_MM && reach > EXACT_MM) {
-                halve(s, mm - reach, length, open);
+                halve(s, Math.max(apart, mm - reach), length, open);
             }
         }
-        return Optional.ofNullable(best);
+        boolean through = open.isEmpty() || open.peek().leastMm >= bestMm - EXACT_MM;
+        return best == null && !through ? Optional.of(new Tight(Double.POSITIVE_INFINITY, Map.of())) : Optional.ofNullable(best);
     }
 
     /** How far a mm of an axis moves any point of a stretch at most: it changes straight along it, so most at one of its ends. */
@@ -107,12 +113,21 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
         return Math.max(1e-6, least);
     }
 
-    /** How far a point lies outside the box round the solid. */
-    private static double outside(Bounds b, Vec3 p) {
-        double x = Math.max(0, Math.max(b.min().x() - p.x(), p.x() - b.max().x()));
-        double y = Math.max(0, Math.max(b.min().y() - p.y(), p.y() - b.max().y()));
-        double z = Math.max(0, Math.max(b.min().z() - p.z(), p.z() - b.max().z()));
-        return Math.sqrt(x * x + y * y + z * z);
+    /** The box round all places of a stretch: with one axis or the place along it let alone they change straight, so its corners tell. */
+    private Bounds places(Stretch s) {
+        Vec3 lo = null;
+        Vec3 hi = null;
+        double[] at = new double[s.at.length];
+        for (int ends = 0; ends < 1 << s.at.length; ends++) {
+            for (int i = 0; i < at.length; i++) {
+                at[i] = s.at[i] + ((ends >> i & 1) == 0 ? -s.half[i] : s.half[i]);
+            }
+            Vec3 a = end(at, true);
+            Vec3 p = a.plus(end(at, false).minus(a).times(at[0]));
+            lo = lo == null ? p : new Vec3(Math.min(lo.x(), p.x()), Math.min(lo.y(), p.y()), Math.min(lo.z(), p.z()));
+            hi = hi == null ? p : new Vec3(Math.max(hi.x(), p.x()), Math.max(hi.y(), p.y()), Math.max(hi.z(), p.z()));
+        }
+        return new Bounds(lo, hi);
     }
 
     private void halve(Stretch s, double least, double length, PriorityQueue<Stretch> open) {

@@ -107,6 +107,9 @@ public class HeatCheckTest {
         HeatFact.Warm w = facts.get(HeatFact.HEAT).orElseThrow().pieces().get(0);
         assertEquals(w.screws(), 2);
         assertTrue(hot > 40, f.what());
+        // A sock over the plate does not cool what is screwed into it: the screws still lead 90 °C in.
+        FactsOnce socked = new FactsOnce(on("PETG", m -> m, plate(90).socked(true)));
+        assertEquals(socked.get(HeatFact.HEAT).orElseThrow().pieces().get(0).screws(), 2);
         assertFalse(heat(on("PLA", m -> m, block(5, 240))).why().contains("screw"), "the block is on the other side");
     }
 

@@ -76,6 +76,21 @@ public class StrandTest {
         assertEquals(new Strand(BOX, s.from(), s.to(), 0, 0, List.of(down)).tightest(5, Stop.NEVER).orElseThrow().pose().keySet(), Map.of("z", 0).keySet());
     }
 
+    /** Along a slanting face over a long way of two axes there are too many places alike: that is said, never taken for free; along a flat one it is told at once. */
+    @Test
+    public void whatCannotBeLookedThroughIsNotFree() {
+        Strand.Travel x = new Strand.Travel("x", Vec3.X, Vec3.X, -400, 400);
+        Strand.Travel y = new Strand.Travel("y", Vec3.Y, Vec3.Y, -400, 400);
+        TriangleTree floor = TriangleTree.of(SolidKernel.evaluate(Leaf.extrusion("floor", Profile.rectangle(0, 0, 2000, 2000), Placement.HERE, 0, 5), Tolerances.USUAL));
+        assertEquals(new Strand(floor, new Vec3(-200, 0, 10), new Vec3(200, 0, 10), 0, 0, List.of(x, y)).tightest(4.8, Stop.NEVER), Optional.empty(), "5 mm everywhere");
+        Placement leaning = Placement.turn(Vec3.ZERO, new Vec3(1, 2, 0).unit(), 0.4);
+        Vec3 up = leaning.turned(Vec3.Z.times(10));
+        Strand over = new Strand(TriangleTree.of(floor.mesh().placed(leaning)), leaning.turned(Vec3.X.times(-200)).plus(up), leaning.turned(Vec3.X.times(200)).plus(up), 0, 0,
+                List.of(new Strand.Travel("x", leaning.turned(Vec3.X), leaning.turned(Vec3.X), -400, 400), new Strand.Travel("y", leaning.turned(Vec3.Y), leaning.turned(Vec3.Y), -400, 400)));
+        Optional<Strand.Tight> t = over.tightest(4.8, Stop.NEVER);
+        assertTrue(t.isPresent() && Double.isInfinite(t.get().mm()), "3000 places do not tell: " + t);
+    }
+
     /** From far above, one end let down by 200: only in the middle of its way does it come to the box. */
     @Test
     public void aLongWayOfOneEndIsLookedThrough() {

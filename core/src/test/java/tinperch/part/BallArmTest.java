@@ -91,6 +91,14 @@ public class BallArmTest {
         assertEquals(PartExamples.find(weeks.after(Change.all(weeks.draft(), fewer.changes())), "ball.0").severity(), Severity.FINE, fewer.label());
     }
 
+    /** A cup that presses on nothing holds nothing: said, with remedies that are numbers. */
+    @Test
+    public void aCupThatPressesOnNothingIsSaid() {
+        Finding f = PartExamples.find(bearing(PLAIN.with(BallArm.CUP.press, 0.0), "PETG", 1), "ball.0");
+        assertEquals(f.severity(), Severity.STOP);
+        assertTrue(f.remedies().stream().noneMatch(r -> r.label().contains("NaN") || r.label().contains("Inf")), f.remedies().toString());
+    }
+
     /** What hangs on the head goes from link to link down to the base that is screwed on. */
     @Test
     public void theLoadIsHandedDownAllLinks() {

@@ -41,6 +41,11 @@ public record AirPath(String label, double inletMm2, double outletMm2, Placement
         this(label, inletMm2, outletMm2, outlet, wider, inside, thicker, Optional.empty(), Optional.empty(), 0, Optional.empty(), Optional.empty());
     }
 
+    /** What moves the air, as a finding calls it: "40 mm fan". */
+    public String mover() {
+        return label.replaceFirst("^air of ", "");
+    }
+
     /**
      * Where a fan draws its air in.
      *

@@ -74,6 +74,11 @@ public record Screw(String id, String row, String rowLabel, String pieceId, Scre
         return new Screw(id, feature, rowLabel, pieceId, thread, head, washer, lengthMm, axis, headMm, onPart, heldName, heldMm, end, endMm, boreMm, insert, lengthParam, grip, insertParam, slotMm, seatParam, feature);
     }
 
+    /** Where along its axis its shank begins, under its head, mm. */
+    public double shankFromMm() {
+        return headMm - (onPart ? 0 : heldMm) - washerMm();
+    }
+
     /** How far it reaches beyond the mouth of what it goes into, where that is in the part, mm. */
     public double insideMm() {
         return end.isInside() ? lengthMm - washerMm() - heldMm : 0;
