@@ -3,6 +3,7 @@ package tinperch.solid.kernel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntFunction;
 import tinperch.solid.Leaf;
 import tinperch.solid.LeafEdges;
 import tinperch.solid.Tolerances;
@@ -24,11 +25,14 @@ final class ConvexFace {
     private record Cell(double[] polygon, int[] in) {}
 
     private final TreeLogic tree;
+    private final IntFunction<EdgeTree> trees;
     private final double margin;
     private double[] distance = new double[16];
 
-    ConvexFace(TreeLogic tree, Tolerances tol) {
+    /** @param trees for the number of a leaf the tree of its edges, null for one with few */
+    ConvexFace(TreeLogic tree, IntFunction<EdgeTree> trees, Tolerances tol) {
         this.tree = tree;
+        this.trees = trees;
         this.margin = GENERAL * tol.planeMm();
     }
 
@@ -48,7 +52,7 @@ final class ConvexFace {
         for (int l : present) {
             if (l != own) {
                 Leaf other = tree.leaves().get(l);
-                Side side = other.edges().convex() ? side(polygon, other) : sideOfAny(g, polygon, other);
+                Side side = other.edges().convex() ? side(polygon, other) : sideOfAny(g, polygon, l);
                 if (side == Side.TOUCHING || side == Side.CROSSING && crossings == MOST_CROSSING) {
                     return null;
                 }
@@ -150,7 +154,7 @@ final class ConvexFace {
     }
 
     /** A leaf of any shape is away or round when its section has no border near the face; otherwise nothing is said. */
-    private Side sideOfAny(PlaneGroups.Group g, double[] polygon, Leaf other) {
+    private Side sideOfAny(PlaneGroups.Group g, double[] polygon, int leaf) {
         int[] axes = PlaneEvaluation.keptAxes(g.n);
         double[] box = {Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY};
         for (int i = 0; i < polygon.length; i += 3) {
@@ -160,7 +164,7 @@ final class ConvexFace {
             }
         }
         PlaneSection section = new PlaneSection(g.n, g.d, margin, axes[0], axes[1], box);
-        section.cut(other);
+        section.cut(tree.leaves().get(leaf), trees.apply(leaf));
         if (section.isThere() || section.windingMinus() != section.windingPlus()) {
             return Side.TOUCHING;
         }

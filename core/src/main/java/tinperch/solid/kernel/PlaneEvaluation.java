@@ -3,6 +3,7 @@ package tinperch.solid.kernel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReferenceArray;
 import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Tolerances;
@@ -21,11 +22,23 @@ final class PlaneEvaluation {
     private final TreeLogic tree;
     private final LeafIndex index;
     private final Tolerances tol;
+    private final AtomicReferenceArray<EdgeTree> trees;
 
     PlaneEvaluation(TreeLogic tree, LeafIndex index, Tolerances tol) {
         this.tree = tree;
         this.index = index;
         this.tol = tol;
+        trees = new AtomicReferenceArray<>(tree.leaves().size());
+    }
+
+    /** The tree of a leaf's edges; null for one with few. Two hands may make the same one. */
+    EdgeTree edges(int leaf) {
+        EdgeTree made = trees.get(leaf);
+        if (made == null && tree.leaves().get(leaf).edges().count() > EdgeTree.FEW) {
+            made = new EdgeTree(tree.leaves().get(leaf));
+            trees.set(leaf, made);
+        }
+        return made;
     }
 
     /** Numbers of the leaves that reach the faces of a group, ascending. */
@@ -50,7 +63,7 @@ final class PlaneEvaluation {
             return List.of();
         }
         if (g.members.size() == 1) {
-            List<Found> quick = new ConvexFace(tree, tol).faces(g, present);
+            List<Found> quick = new ConvexFace(tree, this::edges, tol).faces(g, present);
             if (quick != null) {
                 return quick;
             }
@@ -82,7 +95,7 @@ final class PlaneEvaluation {
         int[] always = new int[3 * present.length];
         int constant = 0;
         for (int k = 0; k < present.length; k++) {
-            section.cut(tree.leaves().get(present[k]));
+            section.cut(tree.leaves().get(present[k]), edges(present[k]));
             if (section.isThere()) {
                 section.giveTo(arrangement, k);
             } else if (section.windingMinus() != 0 || section.windingPlus() != 0) {

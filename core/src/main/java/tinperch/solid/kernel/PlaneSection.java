@@ -29,6 +29,9 @@ final class PlaneSection {
     private double[] xyz = new double[3 * 32];
     private int[] nextOnFace = new int[2 * 32];
 
+    /** Edges near the plane. */
+    private int[] near = new int[0];
+
     private int segments;
     private int[] segment = new int[4 * 32];
     private int[] sorted = new int[8];
@@ -50,20 +53,35 @@ final class PlaneSection {
         this.box = box;
     }
 
-    /** Cuts a leaf; afterwards {@link #isThere()} and {@link #giveTo} tell about it. */
-    void cut(Leaf leaf) {
+    /**
+     * Cuts a leaf; afterwards {@link #isThere()} and {@link #giveTo} tell about it.
+     *
+     * @param tree its edges, so that only those near the plane are asked; null to ask all
+     */
+    void cut(Leaf leaf, EdgeTree tree) {
         points = 0;
         segments = 0;
         windingMinus = 0;
         windingPlus = 0;
-        int count = leaf.cornerCount();
-        if (side.length < count) {
-            side = new double[count];
+        if (side.length < leaf.cornerCount()) {
+            side = new double[leaf.cornerCount()];
+        }
+        if (faceHead.length < leaf.faces().size()) {
+            faceHead = new int[leaf.faces().size()];
+            Arrays.fill(faceHead, -1);
+        }
+        LeafEdges edges = leaf.edges();
+        int some = -1;
+        if (tree != null) {
+            near = near.length < tree.count() ? new int[tree.count()] : near;
+            some = tree.near(n, d, tol, near);
         }
         boolean on = false;
         boolean above = false;
         boolean below = false;
-        for (int i = 0; i < count; i++) {
+        int count = some < 0 ? leaf.cornerCount() : 2 * some;
+        for (int k = 0; k < count; k++) {
+            int i = some < 0 ? k : k % 2 == 0 ? edges.low(near[k / 2]) : edges.high(near[k / 2]);
             double s = n.x() * leaf.corner(i, 0) + n.y() * leaf.corner(i, 1) + n.z() * leaf.corner(i, 2) - d;
             if (Math.abs(s) <= tol) {
                 s = 0;
@@ -75,28 +93,26 @@ final class PlaneSection {
             }
             side[i] = s;
         }
-        if (faceHead.length < leaf.faces().size()) {
-            faceHead = new int[leaf.faces().size()];
-            Arrays.fill(faceHead, -1);
-        }
         if (!on) {
             if (above && below) {
-                cut(leaf, 1, 1, true);
+                cut(leaf, some, 1, 1, true);
             }
         } else {
             if (below) {
-                cut(leaf, 1, 0, true);
+                cut(leaf, some, 1, 0, true);
             }
             if (above) {
-                cut(leaf, 0, 1, false);
+                cut(leaf, some, 0, 1, false);
             }
         }
     }
 
-    private void cut(Leaf leaf, int minus, int plus, boolean onIsAbove) {
+    private void cut(Leaf leaf, int some, int minus, int plus, boolean onIsAbove) {
         LeafEdges edges = leaf.edges();
         int faces = 0;
-        for (int e = 0; e < edges.count(); e++) {
+        int count = some < 0 ? edges.count() : some;
+        for (int k = 0; k < count; k++) {
+            int e = some < 0 ? k : near[k];
             int a = edges.low(e);
             int b = edges.high(e);
             if (isAbove(a, onIsAbove) != isAbove(b, onIsAbove)) {

@@ -62,7 +62,7 @@ public class RoomsTest {
 
     private static void section(double z, Arrangement into) {
         PlaneSection s = new PlaneSection(Vec3.Z, z, 1e-6, 0, 1, new double[] {0, -1, 3, 1});
-        s.cut(box(0, 3));
+        s.cut(box(0, 3), null);
         assertTrue(s.isThere());
         s.giveTo(into, 0);
     }
@@ -70,11 +70,11 @@ public class RoomsTest {
     @Test
     public void aLeafWithoutABorderNearbyIsWhollyInOrOut() {
         PlaneSection inside = new PlaneSection(Vec3.Z, 1, 1e-6, 0, 1, new double[] {1, -0.5, 2, 0.5});
-        inside.cut(box(0, 3));
+        inside.cut(box(0, 3), null);
         assertFalse(inside.isThere());
         assertEquals(inside.windingMinus(), 1);
         PlaneSection outside = new PlaneSection(Vec3.Z, 1, 1e-6, 0, 1, new double[] {4, -0.5, 5, 0.5});
-        outside.cut(box(0, 3));
+        outside.cut(box(0, 3), null);
         assertFalse(outside.isThere());
         assertEquals(outside.windingMinus(), 0);
     }
@@ -284,7 +284,7 @@ public class RoomsTest {
         int compared = 0;
         for (PlaneGroups.Group g : PlaneGroups.of(tree.leaves(), tol.planeMm())) {
             int[] present = planes.present(g);
-            List<PlaneEvaluation.Found> quick = g.members.size() == 1 ? new ConvexFace(tree, tol).faces(g, present) : null;
+            List<PlaneEvaluation.Found> quick = g.members.size() == 1 ? new ConvexFace(tree, planes::edges, tol).faces(g, present) : null;
             if (quick != null) {
                 double area = planes.theLongWay(g, present).stream().mapToDouble(RoomsTest::area).sum();
                 assertEquals(quick.stream().mapToDouble(RoomsTest::area).sum(), area, 1e-9);
@@ -292,6 +292,47 @@ public class RoomsTest {
             }
         }
         assertTrue(compared > 200, "only " + compared);
+    }
+
+    @Test
+    public void edgesFoundInTheirTreeCutALeafAsAllOfThemDo() {
+        Random r = new Random(14);
+        Leaf round = Leaf.extrusion("star", star(60), Placement.at(1, 2, 3), 0, 9);
+        EdgeTree tree = new EdgeTree(round);
+        int cut = 0;
+        for (int i = 0; i < 400; i++) {
+            Vec3 n = i % 4 == 0 ? List.of(Vec3.X, Vec3.Y, Vec3.Z).get(i / 4 % 3) : new Vec3(r.nextGaussian(), r.nextGaussian(), r.nextGaussian()).unit();
+            // Every third plane goes through a corner.
+            int corner = r.nextInt(round.cornerCount());
+            Vec3 at = i % 3 == 0 ? new Vec3(round.corner(corner, 0), round.corner(corner, 1), round.corner(corner, 2)) : new Vec3(1 + 12 * r.nextGaussian(), 2 + 12 * r.nextGaussian(), 3 + 9 * r.nextDouble());
+            double d = n.dot(at);
+            Arrangement whole = new Arrangement(1e-6, 0, 1);
+            Arrangement some = new Arrangement(1e-6, 0, 1);
+            for (Arrangement a : List.of(whole, some)) {
+                PlaneSection s = new PlaneSection(n, d, 1e-7, 0, 1, new double[] {-100, -100, 100, 100});
+                s.cut(round, a == some ? tree : null);
+                s.giveTo(a, 0);
+            }
+            assertEquals(some.edgeCount(), whole.edgeCount(), "plane " + i);
+            for (int e = 0; e < whole.edgeCount(); e++) {
+                assertEquals(List.of(some.from(e), some.to(e), some.useMinus(some.firstUse(e)), some.usePlus(some.firstUse(e))),
+                        List.of(whole.from(e), whole.to(e), whole.useMinus(whole.firstUse(e)), whole.usePlus(whole.firstUse(e))), "plane " + i);
+                assertEquals(some.midX(e), whole.midX(e), 0, "plane " + i);
+            }
+            cut += whole.edgeCount() > 0 ? 1 : 0;
+        }
+        assertTrue(cut > 200, "only " + cut);
+    }
+
+    private static Profile star(int points) {
+        double[] xy = new double[4 * points];
+        for (int i = 0; i < 2 * points; i++) {
+            double a = Math.PI * i / points;
+            double radius = i % 2 == 0 ? 20 : 15;
+            xy[2 * i] = radius * Math.cos(a);
+            xy[2 * i + 1] = radius * Math.sin(a);
+        }
+        return Profile.of(xy);
     }
 
     private static double area(PlaneEvaluation.Found f) {
