@@ -21,6 +21,7 @@ final class Patches {
 
     private final Voxels grid;
     private final boolean drawn;
+    private final Halves[] halves = {new Halves(), new Halves(), new Halves()};
     /** Seven sums a patch: area, area times middle, area times normal. */
     private double[] sums = new double[7 * 1024];
     private int[] keys = new int[1024];
@@ -127,7 +128,7 @@ final class Patches {
         double[] poly = {a.x(), a.y(), a.z(), b.x(), b.y(), b.z(), c.x(), c.y(), c.z()};
         // A face that lies on a wall between cells belongs to the one it closes.
         double[] inward = {-1e-6 * unit.x(), -1e-6 * unit.y(), -1e-6 * unit.z()};
-        slabs(poly, 0, new int[3], face, unit, inward);
+        slabs(poly, poly.length, 0, new int[3], face, unit, inward);
     }
 
     private double origin(int axis) {
@@ -138,30 +139,33 @@ final class Patches {
         return axis == 0 ? grid.nx : axis == 1 ? grid.ny : grid.nz;
     }
 
-    private void slabs(double[] poly, int axis, int[] at, int face, Vec3 unit, double[] inward) {
+    /** Cuts the polygon in the first {@code length} numbers into slices a cell wide along an axis, and those along the next. */
+    private void slabs(double[] poly, int length, int axis, int[] at, int face, Vec3 unit, double[] inward) {
         if (axis == 3) {
-            add(poly, at, face, unit);
+            add(poly, length, at, face, unit);
             return;
         }
         double lo = Double.POSITIVE_INFINITY;
         double hi = Double.NEGATIVE_INFINITY;
-        for (int i = axis; i < poly.length; i += 3) {
+        for (int i = axis; i < length; i += 3) {
             lo = Math.min(lo, poly[i]);
             hi = Math.max(hi, poly[i]);
         }
         int from = clamp((int) Math.floor((lo + inward[axis] - origin(axis)) / grid.h), axis);
         int to = clamp((int) Math.floor((hi + inward[axis] - origin(axis)) / grid.h - 1e-9), axis);
         double[] rest = poly;
-        for (int i = from; i <= to && rest.length >= 9; i++) {
+        int left = length;
+        for (int i = from; i <= to && left >= 9; i++) {
             at[axis] = i;
             if (i == to) {
-                slabs(rest, axis + 1, at, face, unit, inward);
+                slabs(rest, left, axis + 1, at, face, unit, inward);
             } else {
-                double wall = origin(axis) + (i + 1) * grid.h;
-                double[] below = clip(rest, axis, wall, 1);
-                rest = clip(rest, axis, wall, -1);
-                if (below.length >= 9) {
-                    slabs(below, axis + 1, at, face, unit, inward);
+                Halves h = halves[axis];
+                h.split(rest, left, axis, origin(axis) + (i + 1) * grid.h);
+                rest = h.rest;
+                left = h.left;
+                if (h.length >= 9) {
+                    slabs(h.below, h.length, axis + 1, at, face, unit, inward);
                 }
             }
         }
@@ -171,42 +175,64 @@ final class Patches {
         return Math.max(0, Math.min(cells(axis) - 1, i));
     }
 
-    /** The part of a polygon on one side of a wall (Sutherland and Hodgman 1974). */
-    private static double[] clip(double[] poly, int axis, double wall, int side) {
-        int n = poly.length / 3;
-        double[] out = new double[poly.length + 6];
-        int m = 0;
-        for (int i = 0; i < n; i++) {
-            int p = 3 * i;
-            int q = 3 * ((i + 1) % n);
-            double dp = side * (wall - poly[p + axis]);
-            double dq = side * (wall - poly[q + axis]);
-            if (dp >= 0) {
-                out = m + 3 > out.length ? Arrays.copyOf(out, 2 * out.length) : out;
-                System.arraycopy(poly, p, out, m, 3);
-                m += 3;
+    /** The parts of a polygon below and above a wall (Sutherland and Hodgman 1974), in room that is used again for the next: a face is cut thousands of times. */
+    private static final class Halves {
+        private double[] below = new double[36];
+        private double[] rest = new double[36];
+        private double[] spare = new double[36];
+        private int length;
+        private int left;
+
+        void split(double[] poly, int count, int axis, double wall) {
+            if (below.length < 2 * count) {
+                below = new double[4 * count];
             }
-            if (dp > 0 && dq < 0 || dp < 0 && dq > 0) {
-                double f = dp / (dp - dq);
-                out = m + 3 > out.length ? Arrays.copyOf(out, 2 * out.length) : out;
-                for (int k = 0; k < 3; k++) {
-                    out[m + k] = k == axis ? wall : poly[p + k] + f * (poly[q + k] - poly[p + k]);
+            double[] above = spare.length < 2 * count ? new double[4 * count] : spare;
+            length = 0;
+            left = 0;
+            for (int p = 0; p < count; p += 3) {
+                int q = p + 3 < count ? p + 3 : 0;
+                double dp = wall - poly[p + axis];
+                double dq = wall - poly[q + axis];
+                if (dp >= 0) {
+                    System.arraycopy(poly, p, below, length, 3);
+                    length += 3;
                 }
-                m += 3;
+                if (dp <= 0) {
+                    System.arraycopy(poly, p, above, left, 3);
+                    left += 3;
+                }
+                if (dp > 0 && dq < 0 || dp < 0 && dq > 0) {
+                    double f = dp / (dp - dq);
+                    for (int k = 0; k < 3; k++) {
+                        double v = k == axis ? wall : poly[p + k] + f * (poly[q + k] - poly[p + k]);
+                        below[length++] = v;
+                        above[left++] = v;
+                    }
+                }
             }
+            // What is cut next is read while the one before is written.
+            spare = rest;
+            rest = above;
         }
-        return Arrays.copyOf(out, m);
     }
 
-    private void add(double[] poly, int[] at, int face, Vec3 unit) {
+    private void add(double[] poly, int length, int[] at, int face, Vec3 unit) {
         double area = 0;
         double sx = 0;
         double sy = 0;
         double sz = 0;
-        for (int i = 3; i + 5 < poly.length; i += 3) {
-            Vec3 e1 = new Vec3(poly[i] - poly[0], poly[i + 1] - poly[1], poly[i + 2] - poly[2]);
-            Vec3 e2 = new Vec3(poly[i + 3] - poly[0], poly[i + 4] - poly[1], poly[i + 5] - poly[2]);
-            double a = e1.cross(e2).length() / 2;
+        for (int i = 3; i + 5 < length; i += 3) {
+            double ux = poly[i] - poly[0];
+            double uy = poly[i + 1] - poly[1];
+            double uz = poly[i + 2] - poly[2];
+            double vx = poly[i + 3] - poly[0];
+            double vy = poly[i + 4] - poly[1];
+            double vz = poly[i + 5] - poly[2];
+            double nx = uy * vz - uz * vy;
+            double ny = uz * vx - ux * vz;
+            double nz = ux * vy - uy * vx;
+            double a = Math.sqrt(nx * nx + ny * ny + nz * nz) / 2;
             area += a;
             sx += a * (poly[0] + poly[i] + poly[i + 3]) / 3;
             sy += a * (poly[1] + poly[i + 1] + poly[i + 4]) / 3;
@@ -225,7 +251,7 @@ final class Patches {
         sums[o + 5] += area * unit.y();
         sums[o + 6] += area * unit.z();
         if (drawn) {
-            pieces.add(poly);
+            pieces.add(Arrays.copyOf(poly, length));
             patchOf.add(n);
         }
     }
