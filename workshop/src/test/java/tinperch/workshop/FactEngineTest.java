@@ -22,6 +22,10 @@ import tinperch.judge.Checks;
 import tinperch.judge.Judge;
 import tinperch.part.Models;
 import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.param.Values;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
@@ -47,6 +51,13 @@ public class FactEngineTest {
         Upgrade u = demo.upgrade("avocet-blower").orElseThrow();
         PartDesign p = u.parts().get(0);
         return Case.of(u.with(p.with(p.values().with(ToolCarriagePlate.WIDTH, widthMm))), p.id(), demo.shop(Models.NONE), "R5");
+    }
+
+    /** One hole more, so far up: there is much to be said of it, and much to be tried. */
+    private Case drilled(double upMm) {
+        Case c = blower(82);
+        Feature hole = new Feature("f1", "hole", "Hole 1", Anchor.middle("part", "plate", Vec3.Z).at(-30, upMm), Values.START, false);
+        return Case.of(c.upgrade().with(c.part().with(hole)), c.part().id(), demo.shop(Models.NONE), "R5");
     }
 
     /** Remembers what it is told, in order. */
@@ -107,6 +118,25 @@ public class FactEngineTest {
         assertFalse(after.findings().stream().anyMatch(f -> f.id().equals(stop.id()) && f.severity() == Severity.STOP), "it cures what it is offered for");
         engine.lookAway();
         assertTrue(engine.after(r).isEmpty());
+    }
+
+    /** An undo is answered from memory: what was found out before two edits is still known, though all other parts of the workshop were judged since. */
+    @Test
+    public void whatWasFoundOutTwoEditsAgoIsStillKnown() throws Exception {
+        Object before = null;
+        for (double mm : new double[] {8, 9, 10}) {
+            Told told = new Told();
+            engine.look(drilled(mm), told);
+            told.await();
+            before = before == null ? engine.now(drilled(8)).get(DrawingFact.DRAWING) : before;
+            for (Upgrade u : demo.upgrades()) {
+                for (PartDesign p : u.parts()) {
+                    Case c = Case.of(u, p.id(), demo.shop(Models.NONE), "R1");
+                    Judge.judge(c, engine.now(c));
+                }
+            }
+        }
+        assertTrue(engine.now(drilled(8)).get(DrawingFact.DRAWING) == before, "found out anew");
     }
 
     @Test

@@ -18,7 +18,8 @@ import tinperch.workshop.background.Helpers;
 
 /** What was found out lately, by what it follows from; the oldest goes first. Safe on any thread. */
 final class FactMemory {
-    private static final int MOST_FACTS = 640;
+    /** Of a few edits with all their remedies tried out, and of the workshop's other parts: an undo need not try them again. */
+    private static final int MOST_FACTS = 1000;
     private static final int MOST_SOLIDS = 24;
     private static final long ASK_STOP_MS = 5;
     private static final Object NOTHING = new Object();
