@@ -31,7 +31,7 @@ public final class HeatModel {
     private static final double ROUND_K = 0.1;
     private static final double FAR_CELLS = 3;
     private static final int RING = 8;
-    private static final int MOST_ROUNDS = 6;
+    private static final int MOST_ROUNDS = 12;
     /** How exactly the cells are solved in each round; the last for all that follow. The first rounds only bring the surface near. */
     private static final double[] TOLERANCES = {1e-2, 1e-3, 1e-4, 1e-6};
 

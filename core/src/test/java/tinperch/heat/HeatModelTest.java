@@ -200,6 +200,18 @@ public class HeatModelTest {
         }
     }
 
+    /** Three hot things, one of them all but touching: radiation and air feed back on each other, and more rounds are needed than elsewhere. */
+    @Test
+    public void severalVeryHotThingsComeToTheirEndToo() {
+        Mesh m = box(43.3, 54.4, 3.26);
+        HotBody near = new HotBody("near", new Bounds(new Vec3(2, 18.3, 3.33), new Vec3(17.5, 31.6, 15.3)), 489, 0.87);
+        HotBody warm = new HotBody("warm", new Bounds(new Vec3(-2.2, 19.8, 5.4), new Vec3(7.8, 33.7, 17.4)), 117, 0.62);
+        HotBody other = new HotBody("other", new Bounds(new Vec3(-4.9, 25.4, 5.56), new Vec3(2.2, 39, 17.56)), 484, 0.6);
+        HeatMap t = map(m, 0.28, around(15.4, 4.83, m, near, warm, other), 1.243);
+        assertTrue(t.converged());
+        assertEquals(t.lostW(), 0, 1e-3);
+    }
+
     /** What stands between keeps the heat off. */
     @Test
     public void aShieldKeepsTheHeatOff() {

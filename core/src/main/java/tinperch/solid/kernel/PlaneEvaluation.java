@@ -3,7 +3,6 @@ package tinperch.solid.kernel;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicReferenceArray;
 import tinperch.solid.Bounds;
 import tinperch.solid.Leaf;
 import tinperch.solid.Tolerances;
@@ -22,21 +21,21 @@ final class PlaneEvaluation {
     private final TreeLogic tree;
     private final LeafIndex index;
     private final Tolerances tol;
-    private final AtomicReferenceArray<EdgeTree> trees;
+    private final EdgeTree[] trees;
 
     PlaneEvaluation(TreeLogic tree, LeafIndex index, Tolerances tol) {
         this.tree = tree;
         this.index = index;
         this.tol = tol;
-        trees = new AtomicReferenceArray<>(tree.leaves().size());
+        trees = new EdgeTree[tree.leaves().size()];
     }
 
-    /** The tree of a leaf's edges; null for one with few. Two hands may make the same one. */
+    /** The tree of a leaf's edges; null for one with few. Two hands may make the same one; what it holds is final, so either may be seen. */
     EdgeTree edges(int leaf) {
-        EdgeTree made = trees.get(leaf);
+        EdgeTree made = trees[leaf];
         if (made == null && tree.leaves().get(leaf).edges().count() > EdgeTree.FEW) {
             made = new EdgeTree(tree.leaves().get(leaf));
-            trees.set(leaf, made);
+            trees[leaf] = made;
         }
         return made;
     }
