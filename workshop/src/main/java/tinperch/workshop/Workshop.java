@@ -14,14 +14,16 @@ import org.slf4j.LoggerFactory;
 import tinperch.files.model.MeshBlob;
 import tinperch.part.Models;
 import tinperch.upgrade.Shop;
+import tinperch.workshop.background.Crew;
 import tinperch.workshop.log.LogStore;
 import tinperch.workshop.store.Backups;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
 /**
- * The open workshop: its state, its edits, undo and redo. Every edit is on disk when {@link #edit} returns, unless the
- * disk refuses; then the edit stays in memory, {@link #unsaved} says why, and the next edit or {@link #retrySave} tries
+ * The open workshop: its state, its edits, undo and redo. Every edit goes to disk at once: before {@link #edit} returns, or, where an
+ * interface must not wait for it, on a thread of its own some milliseconds later; closing waits for what is on its way. When the
+ * disk refuses, the edit stays in memory, {@link #unsaved} says why, and the next edit or {@link #retrySave} tries
  * again. Used from one thread (the interface's).
  */
 public final class Workshop implements AutoCloseable {
@@ -34,19 +36,37 @@ public final class Workshop implements AutoCloseable {
     private final List<Runnable> listeners = new ArrayList<>();
     private final Map<String, byte[]> unkept = new ConcurrentHashMap<>();
     private final Models models = new KeptModels(this::meshBytes);
+    private final Map<String, String> preferences;
+    private final Crew writers;
+    private final Saving saving;
     private WorkshopState state;
-    private WorkshopState saved;
     private final Object logLock = new Object();
     private Consumer<LogStore> onLogs = l -> { };
     private LogStore logs;
-    private String unsaved;
 
     private record Step(String label, WorkshopState before, WorkshopState after) {}
 
+    /** One whose edits are on disk when they are made. */
     public Workshop(WorkshopStore store) {
+        this(store, Crew.atOnce());
+    }
+
+    /** @param writers who writes its edits; what they have to say is handed over where they deliver */
+    public Workshop(WorkshopStore store, Crew writers) {
         this.store = store;
+        this.writers = writers;
         this.state = store.load();
-        this.saved = state;
+        this.preferences = preferences(store);
+        this.saving = new Saving(store, state, writers, this::tellChange);
+    }
+
+    private static Map<String, String> preferences(WorkshopStore store) {
+        try {
+            return new ConcurrentHashMap<>(store.preferences());
+        } catch (StoreFault e) {
+            LOG.warn("Preferences could not be read", e);
+            return new ConcurrentHashMap<>();
+        }
     }
 
     /** Everything in it as it is now. */
@@ -76,7 +96,7 @@ public final class Workshop implements AutoCloseable {
 
     /** Why the newest edits are not on disk; empty when they are. */
     public Optional<String> unsaved() {
-        return Optional.ofNullable(unsaved);
+        return saving.unsaved();
     }
 
     /** Called after every change of state. */
@@ -137,16 +157,11 @@ public final class Workshop implements AutoCloseable {
 
     private void become(WorkshopState next) {
         state = next;
-        if (!store.isReadOnly()) {
-            try {
-                store.save(saved, next);
-                saved = next;
-                unsaved = null;
-            } catch (StoreFault e) {
-                LOG.warn("An edit could not be written", e);
-                unsaved = e.getMessage();
-            }
-        }
+        saving.want(next);
+        tellChange();
+    }
+
+    private void tellChange() {
         List.copyOf(listeners).forEach(Runnable::run);
     }
 
@@ -170,22 +185,20 @@ public final class Workshop implements AutoCloseable {
 
     /** A remembered preference of the interface, such as the theme. */
     public Optional<String> preference(String key) {
-        try {
-            return store.preference(key);
-        } catch (StoreFault e) {
-            LOG.warn("A preference could not be read", e);
-            return Optional.empty();
-        }
+        return Optional.ofNullable(preferences.get(key));
     }
 
     /** Remembers a preference of the person; it is no edit. */
     public void setPreference(String key, String value) {
-        if (!store.isReadOnly()) {
-            try {
-                store.setPreference(key, value);
-            } catch (StoreFault e) {
-                LOG.warn("A preference could not be written", e);
-            }
+        if (!value.equals(preferences.put(key, value)) && !store.isReadOnly()) {
+            writers.give(() -> {
+                try {
+                    store.setPreference(key, value);
+                } catch (StoreFault e) {
+                    LOG.warn("A preference could not be written", e);
+                }
+                return key;
+            }, written -> { });
         }
     }
 
@@ -211,6 +224,8 @@ public final class Workshop implements AutoCloseable {
 
     @Override
     public void close() {
+        writers.finish();
+        saving.finish();
         synchronized (logLock) {
             if (logs != null) {
                 logs.close();

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -27,6 +28,7 @@ import tinperch.machine.model.Model;
 import tinperch.machine.space.Shape;
 import tinperch.solid.Mesh;
 import tinperch.solid.query.MeshRounds;
+import tinperch.workshop.Workshop;
 import tinperch.workshop.background.Crew;
 import tinperch.workshop.model.ModelReader;
 import tinperch.workshop.model.ReadModel;
@@ -171,13 +173,18 @@ final class ModelsPanel extends Column implements View {
 
     private void search(Model m) {
         found.put(m.meshId(), Found.NOTHING);
-        desk.workshop().meshBytes(m.meshId()).ifPresent(bytes -> crew.give(() -> {
+        Workshop workshop = desk.workshop();
+        crew.give(() -> {
             try {
-                Mesh mesh = MeshBlob.mesh(bytes);
+                Optional<byte[]> bytes = workshop.meshBytes(m.meshId());
+                if (bytes.isEmpty()) {
+                    return Found.NOTHING;
+                }
+                Mesh mesh = MeshBlob.mesh(bytes.get());
                 Shape shape = Shape.of(mesh);
                 shape.edges();
                 return new Found(MeshRounds.of(mesh), shape);
-            } catch (FileFault e) {
+            } catch (FileFault | StoreFault e) {
                 return Found.NOTHING;
             }
         }, now -> {
@@ -186,6 +193,6 @@ final class ModelsPanel extends Column implements View {
             if (getScene() != null) {
                 refresh();
             }
-        }));
+        });
     }
 }

@@ -19,6 +19,7 @@ import tinperch.machine.space.Shape;
 import tinperch.measure.sheet.HolePattern;
 import tinperch.measure.sheet.Sheet;
 import tinperch.solid.Mesh;
+import tinperch.workshop.Workshop;
 import tinperch.workshop.background.Crew;
 
 /**
@@ -66,7 +67,8 @@ final class ShapeShelf {
     }
 
     private Shape make(Neighbour n, Optional<Sheet> sheet, Optional<Model> model, List<Object> of) {
-        model.flatMap(m -> desk.workshop().meshBytes(m.meshId())).ifPresent(bytes -> crew.give(() -> unpacked(n, bytes, model.get()),
+        Workshop workshop = desk.workshop();
+        model.ifPresent(m -> crew.give(() -> workshop.meshBytes(m.meshId()).map(bytes -> unpacked(n, bytes, m)).orElse(null),
                 made -> {
                     Kept now = kept.get(n.id());
                     if (made != null && now != null && now.of.equals(of)) {

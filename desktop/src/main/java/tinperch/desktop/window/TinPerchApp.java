@@ -12,6 +12,7 @@ import java.util.concurrent.CompletionException;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -20,10 +21,10 @@ import tinperch.desktop.look.EarlySkins;
 import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.background.Crew;
 import tinperch.workshop.demo.DemoLogs;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
-import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.Backups;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
@@ -128,7 +129,7 @@ public final class TinPerchApp extends Application {
                 DemoModels.blobs().forEach(store::keepMesh);
                 store.save(WorkshopState.EMPTY, DemoWorkshop.state());
             }
-            Workshop w = new Workshop(store);
+            Workshop w = new Workshop(store, new Crew("writer", Platform::runLater));
             w.onLogs(logs -> DemoLogs.fill(w.state().machines(), logs));
             return w;
         } catch (RuntimeException e) {

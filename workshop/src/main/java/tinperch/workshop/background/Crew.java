@@ -4,12 +4,13 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 
 /** Work of which everything counts, done one after the other on a thread of its own; unlike {@link Latest} nothing is skipped. */
 public final class Crew {
-    private final ExecutorService thread;
+    private final Executor thread;
     private final Queue<Runnable> soon = new ConcurrentLinkedQueue<>();
     private final Queue<Runnable> idle = new ConcurrentLinkedQueue<>();
     private final Executor deliverOn;
@@ -21,6 +22,28 @@ public final class Crew {
     public Crew(String name, Executor deliverOn) {
         this.deliverOn = deliverOn;
         thread = Threads.one(name);
+    }
+
+    private Crew() {
+        deliverOn = Runnable::run;
+        thread = Runnable::run;
+    }
+
+    /** One that does everything while it is being given. */
+    public static Crew atOnce() {
+        return new Crew();
+    }
+
+    /** Waits until all that was given is done, at most a minute; nothing can be given after it. */
+    public void finish() {
+        if (thread instanceof ExecutorService threads) {
+            threads.shutdown();
+            try {
+                threads.awaitTermination(1, TimeUnit.MINUTES);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        }
     }
 
     /** Work somebody waits for. */

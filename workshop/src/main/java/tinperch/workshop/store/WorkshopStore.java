@@ -196,13 +196,16 @@ public final class WorkshopStore implements AutoCloseable {
         }
     }
 
-    /** A preference kept in it; empty when it was never set. */
-    public synchronized Optional<String> preference(String name) {
+    /** The preferences kept in it, by name; none where nothing is written to. */
+    public synchronized Map<String, String> preferences() {
         if (isReadOnly()) {
-            return Optional.empty();
+            return Map.of();
         }
-        return guarded(() -> jdbi.withHandle(h -> h.createQuery("SELECT value FROM preference WHERE name = :n")
-                .bind("n", name).mapTo(String.class).findFirst()));
+        return guarded(() -> jdbi.withHandle(h -> {
+            Map<String, String> all = new HashMap<>();
+            h.createQuery("SELECT name, value FROM preference WHERE name IS NOT NULL AND value IS NOT NULL").map((r, c) -> all.put(r.getString(1), r.getString(2))).list();
+            return all;
+        }));
     }
 
     /** Keeps a preference. */

@@ -14,10 +14,15 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.MeshesFact;
@@ -36,6 +41,7 @@ import tinperch.workshop.KeptModels;
 import tinperch.workshop.TempFolder;
 import tinperch.workshop.Workshop;
 import tinperch.workshop.WorkshopState;
+import tinperch.workshop.background.Crew;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.edit.PartEdits;
@@ -270,6 +276,67 @@ public class WorkshopStoreTest extends TempFolder {
         }
         try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
             assertEquals(w.state().upgrades().get(0).name().length(), 400_000);
+        }
+    }
+
+    @Test
+    public void anEditDoesNotWaitForTheDiskAndClosingDoes() throws Exception {
+        fill();
+        WorkshopStore store = WorkshopStore.open(file());
+        WorkshopState last;
+        try (Workshop w = new Workshop(store, new Crew("test writer", Runnable::run))) {
+            int there = w.state().upgrades().size();
+            synchronized (store) {
+                // The writer cannot begin while this thread holds the file.
+                for (int i = 0; i < 40; i++) {
+                    int n = i;
+                    w.edit("name", s -> s.with(s.upgrades().get(n % there).named("Named " + n)));
+                    if (i % 5 == 4) {
+                        w.undo();
+                    }
+                }
+                assertEquals(w.state().upgrades().get(38 % there).name(), "Named 38");
+                assertFalse(written(store, "Named 38"), "nothing is written yet");
+            }
+            w.setPreference("theme", "dark");
+            last = w.state();
+        }
+        try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
+            assertEquals(w.state(), last);
+            assertEquals(w.preference("theme"), Optional.of("dark"));
+        }
+    }
+
+    @Test
+    public void whatTheDiskRefusesIsToldOnceTheWriterCameToIt() throws Exception {
+        fill();
+        WorkshopStore store = WorkshopStore.open(file());
+        BlockingQueue<Boolean> unsaved = new LinkedBlockingQueue<>();
+        String longText = "x".repeat(400_000);
+        try (Workshop w = new Workshop(store, new Crew("test writer", Runnable::run))) {
+            pages(store, "PRAGMA max_page_count = 1");
+            Thread owner = Thread.currentThread();
+            w.onChange(() -> {
+                if (Thread.currentThread() != owner) {
+                    unsaved.add(w.unsaved().isPresent());
+                }
+            });
+            w.edit("long note", s -> s.with(s.upgrades().get(0).named(longText)));
+            assertEquals(unsaved.poll(20, TimeUnit.SECONDS), Boolean.TRUE);
+            assertTrue(w.unsaved().orElseThrow().contains("the disk is full"), w.unsaved().toString());
+            assertEquals(w.state().upgrades().get(0).name(), longText, "nothing is lost");
+            pages(store, "PRAGMA max_page_count = 100000");
+            w.retrySave();
+            assertEquals(unsaved.poll(20, TimeUnit.SECONDS), Boolean.FALSE);
+        }
+        try (Workshop w = new Workshop(WorkshopStore.open(file()))) {
+            assertEquals(w.state().upgrades().get(0).name().length(), 400_000);
+        }
+    }
+
+    private static boolean written(WorkshopStore store, String name) throws SQLException {
+        try (Statement s = store.connection().createStatement(); ResultSet r = s.executeQuery("SELECT count(*) FROM upgrade WHERE body LIKE '%" + name + "%'")) {
+            return r.next() && r.getInt(1) > 0;
         }
     }
 
