@@ -3,6 +3,7 @@ package tinperch.check;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tinperch.fact.Facts;
 import tinperch.fact.MeshesFact;
 import tinperch.machine.Machine;
@@ -15,7 +16,7 @@ import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 
 /**
- * Can every piece be printed on the machine chosen for it, lying as drawn and turned about the vertical at will? The machine being upgraded
+ * Can every piece be printed on the machine chosen for it, lying as chosen and turned about the vertical at will? The machine being upgraded
  * is in pieces while the part is needed. A margin of 5 mm is kept on all sides for a brim and clips (common practice).
  */
 public final class BedFitCheck implements Check {
@@ -29,27 +30,36 @@ public final class BedFitCheck implements Check {
 
     @Override
     public List<Finding> judge(Case c, Facts facts) {
-        List<Piece> pieces = pieces(facts);
+        List<Piece> pieces = pieces(c, facts);
         if (pieces.isEmpty()) {
             return List.of();
         }
         if (c.host().isEmpty()) {
             return List.of(Finding.of(ID, Severity.STOP, "No machine is chosen to print it", "Choose one on the Print station.").with(elsewhere("", pieces, c)).about(Subject.PRINTING));
         }
-        return List.of(judge(c.host().get(), pieces, c, true).about(Subject.PRINTING));
+        Machine m = c.host().get();
+        Finding f = judge(m, pieces, c, true).about(Subject.PRINTING);
+        Piece worst = tightest(m, pieces);
+        if (!m.prints() || spareMm(m, worst.size) >= -1e-6) {
+            return List.of(f);
+        }
+        Vec3 own = worst.made.mesh().bounds().size();
+        List<Remedy> lies = OtherLies.of(c, facts, worst.made.piece(), l -> spareMm(m, l.sizeMm(own)) >= -1e-6, 1);
+        return List.of(f.with(Stream.concat(lies.stream(), f.remedies().stream()).toList()));
     }
 
     /** What would be said if a machine were chosen to print it; empty when there is no part. */
     public static Optional<Finding> on(Machine m, Case c, Facts facts) {
-        List<Piece> pieces = pieces(facts);
+        List<Piece> pieces = pieces(c, facts);
         return pieces.isEmpty() ? Optional.empty() : Optional.of(judge(m, pieces, c, false));
     }
 
-    private static List<Piece> pieces(Facts facts) {
-        return facts.get(MeshesFact.BARE).pieces().stream().map(m -> new Piece(m.piece().name(), m.mesh().bounds().size())).toList();
+    private static List<Piece> pieces(Case c, Facts facts) {
+        return facts.get(MeshesFact.BARE).pieces().stream().map(m -> new Piece(m, c.lie(m.piece().id()).sizeMm(m.mesh().bounds().size()))).toList();
     }
 
-    private record Piece(String name, Vec3 size) {}
+    /** A piece and how far it reaches on the bed. */
+    private record Piece(MeshesFact.Made made, Vec3 size) {}
 
     /** The piece with the least room. */
     private static Piece tightest(Machine m, List<Piece> pieces) {
@@ -64,7 +74,7 @@ public final class BedFitCheck implements Check {
         Piece worst = tightest(m, pieces);
         Margin room = new Margin(spareMm(m, worst.size), 0, Unit.MM, true);
         Vec3 s = worst.size;
-        String part = (pieces.size() > 1 ? "The " + worst.name + ", " : "") + Quantity.plain(s.x(), Unit.MM) + " × " + Quantity.plain(s.y(), Unit.MM) + " × " + Quantity.mm(s.z());
+        String part = (pieces.size() > 1 ? "The " + worst.made.piece().name() + ", " : "") + Quantity.plain(s.x(), Unit.MM) + " × " + Quantity.plain(s.y(), Unit.MM) + " × " + Quantity.mm(s.z());
         if (room.spare() < -1e-6) {
             return Finding.of(ID, Severity.STOP, "Too large for " + m.name() + " by " + Quantity.mm(-room.spare()), part + " with "
                     + Quantity.mm(SIDE_MM) + " around it on a usable " + space(m) + ".").measured(room).with(elsewhere);

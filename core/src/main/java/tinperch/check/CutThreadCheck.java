@@ -13,6 +13,7 @@ import tinperch.fact.SeatsFact;
 import tinperch.fact.SeatsFact.Seat;
 import tinperch.fact.WallsFact;
 import tinperch.part.form.Cavity;
+import tinperch.part.form.Lie;
 import tinperch.part.form.Screw;
 import tinperch.part.form.SeatKind;
 import tinperch.quantity.Quantity;
@@ -42,8 +43,8 @@ public final class CutThreadCheck implements Check {
         List<Finding> all = new ArrayList<>();
         worst.forEach((row, s) -> {
             all.add(engaged("cut." + row, s, c));
-            if (Math.abs(s.screw().axis().w().z()) < LIES) {
-                walls(s.screw(), facts).ifPresent(mm -> all.add(between("split." + row, s.screw(), mm, c)));
+            if (isBetweenLayers(s.screw(), c.lie(s.screw().pieceId()))) {
+                walls(s.screw(), facts).ifPresent(mm -> all.add(between("split." + row, s.screw(), mm, c, facts)));
             }
         });
         return all;
@@ -66,6 +67,10 @@ public final class CutThreadCheck implements Check {
         return f.with(all);
     }
 
+    private static boolean isBetweenLayers(Screw k, Lie lie) {
+        return Math.abs(k.axis().w().dot(lie.up())) < LIES;
+    }
+
     /** The least wall beside the holes of its row. */
     private static OptionalDouble walls(Screw k, Facts facts) {
         Set<String> ids = facts.get(SeatsFact.SEATS).stream().map(Seat::screw).filter(s -> s.row().equals(k.row()) && s.pieceId().equals(k.pieceId())).map(Screw::id).collect(Collectors.toSet());
@@ -73,11 +78,18 @@ public final class CutThreadCheck implements Check {
                 .mapToDouble(w -> w.aroundMm().getAsDouble()).min();
     }
 
-    private static Finding between(String id, Screw k, double mm, Case c) {
+    private static Finding between(String id, Screw k, double mm, Case c, Facts facts) {
         double wanted = k.thread().diameterMm();
         boolean good = mm >= wanted - 1e-6;
         return Finding.of(id, good ? Severity.FINE : Severity.LOOK, good ? "The " + k.rowLabel() + " go in between the layers of a thick wall" : "The " + k.rowLabel() + " go in between the layers and split them apart",
                 "As it lies on the bed they run along its layers, and a screw that cuts its thread wedges them open: a wall as thick as the screw, " + Quantity.mm(wanted) + ", stands that beside it (common practice). Print it so that they go across the layers, or let them go into a nut or an insert.")
-                .measured(new Margin(mm, wanted, Unit.MM, true)).at(k.pieceId(), k.row()).with(good ? List.of() : OtherSeats.of(k, c));
+                .measured(new Margin(mm, wanted, Unit.MM, true)).at(k.pieceId(), k.row()).with(good ? List.of() : remedies(k, c, facts));
+    }
+
+    private static List<Remedy> remedies(Screw k, Case c, Facts facts) {
+        List<Remedy> all = new ArrayList<>();
+        facts.get(FormFact.FORM).form().flatMap(f -> f.piece(k.pieceId())).ifPresent(p -> all.addAll(OtherLies.of(c, facts, p, o -> !isBetweenLayers(k, o), 1)));
+        all.addAll(OtherSeats.of(k, c));
+        return all;
     }
 }

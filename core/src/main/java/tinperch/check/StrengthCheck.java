@@ -9,6 +9,7 @@ import tinperch.fact.FormFact;
 import tinperch.fact.StrengthFact;
 import tinperch.fact.StrengthFact.Borne;
 import tinperch.material.Material;
+import tinperch.part.form.Lie;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.strength.SectionWalk;
@@ -39,13 +40,13 @@ public final class StrengthCheck implements Check {
         }
         List<Finding> all = new ArrayList<>();
         List<Borne> borne = facts.get(StrengthFact.STRENGTH);
-        borne.forEach(b -> all.add(finding(b, c, m.get())));
+        borne.forEach(b -> all.add(finding(b, c, facts, m.get())));
         c.part().loads().stream().filter(l -> borne.stream().noneMatch(b -> b.load().id().equals(l.id()))).forEach(l -> all.add(Finding.of(idOf(l), Severity.CANT_TELL, "The piece that bore " + (l.name().isBlank() ? "a load" : "“" + l.name() + "”")
                 + " is gone", "The part has no such piece any more, or could not be made. Put the load where it acts now, or take it away.").settledBy(Settle.By.LOAD, "", "put it elsewhere")));
         return all;
     }
 
-    private static Finding finding(Borne b, Case c, Material m) {
+    private static Finding finding(Borne b, Case c, Facts facts, Material m) {
         Load l = b.load();
         String id = idOf(l) + b.handedBy().map(p -> "." + b.piece().id()).orElse("");
         String name = (l.name().isBlank() ? "the load" : "“" + l.name() + "”") + b.handedBy().map(p -> ", handed on by the " + p.name()).orElse("");
@@ -59,9 +60,10 @@ public final class StrengthCheck implements Check {
         }
         SectionWalk walk = b.walk().orElseThrow();
         double share = StrengthFact.share(l.lasting(), m);
-        Station s = walk.weakest(x -> StrengthFact.allowedMPa(l, x, m)).orElseThrow();
-        boolean betweenLayers = StrengthFact.isBetweenLayers(s);
-        double strength = StrengthFact.strengthMPa(s, m);
+        Lie lie = c.lie(b.piece().id());
+        Station s = walk.weakest(x -> StrengthFact.allowedMPa(l, x, lie, m)).orElseThrow();
+        boolean betweenLayers = StrengthFact.isBetweenLayers(s, lie);
+        double strength = StrengthFact.strengthMPa(s, lie, m);
         double allowed = share * strength;
         Severity severity = s.stressMPa() > strength ? Severity.STOP : s.stressMPa() > allowed ? Severity.LOOK : Severity.FINE;
         double gives = Math.abs(walk.deflectionMm());
@@ -74,13 +76,15 @@ public final class StrengthCheck implements Check {
                 + " MPa; " + m.name() + " bears " + Quantity.fixed(strength, 0) + (betweenLayers ? " across layers" : "") + ", of that " + Math.round(100 * share) + " % " + l.lasting().label() + " (common practice). It gives by "
                 + Quantity.mm(Math.round(gives * 100) / 100.0) + " there. Estimate: printed solid, held where it lies on the machine nearest to the load.";
         Finding f = Finding.of(id, severity, what, why).measured(new Margin(s.stressMPa(), allowed, Unit.MPA, false)).at(b.piece().id(), "");
-        return severity == Severity.FINE ? f : f.with(remedies(b, s, c, s.stressMPa() / allowed));
+        return severity == Severity.FINE ? f : f.with(remedies(b, walk, s, c, facts, m, s.stressMPa() / allowed));
     }
 
-    /** What makes the section thicker, and materials that bear it. */
-    private static List<Remedy> remedies(Borne b, Station s, Case c, double over) {
+    /** What makes the section thicker, sides to lie on whose layers bear it, and materials that do. */
+    private static List<Remedy> remedies(Borne b, SectionWalk walk, Station s, Case c, Facts facts, Material m, double over) {
+        Lie now = c.lie(b.piece().id());
         List<Remedy> all = new ArrayList<>(Thicker.of(b.piece(), s, Math.sqrt(s.areaMm2()) * (Math.sqrt(over) - 1) + 0.5, c));
-        all.addAll(OtherMaterials.of(c, o -> StrengthFact.allowedMPa(b.load(), s, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
+        all.addAll(OtherLies.of(c, facts, b.piece(), o -> walk.stations().stream().allMatch(x -> x.stressMPa() <= StrengthFact.allowedMPa(b.load(), x, o, m)), 1));
+        all.addAll(OtherMaterials.of(c, o -> StrengthFact.allowedMPa(b.load(), s, now, o) >= s.stressMPa(), Comparator.comparingDouble(Material::strengthMPa), 1));
         return all;
     }
 }

@@ -35,9 +35,9 @@ public final class FormFact implements Fact<FormFact.Answer> {
         }
     }
 
-    /** Inputs of the form: the recipe before it is marked. */
+    /** Inputs of the form: the recipe before it is marked and laid. */
     static Recipe shape(Case c) {
-        return c.recipe().unmarked();
+        return c.recipe().ofForm();
     }
 
     /** Inputs of everything that follows from the solids alone: a longer screw, another material leave them as they are. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.material.Material;
+import tinperch.part.form.Lie;
 import tinperch.part.form.Piece;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
@@ -49,7 +50,7 @@ public final class LoadPictureFact implements Fact<Optional<LoadPictureFact.Pict
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(StrengthFact.STRENGTH.inputs(c, facts), Optional.ofNullable(c.part().material()), PlacedFact.PLACED.inputs(c, facts));
+        return List.of(StrengthFact.STRENGTH.inputs(c, facts), Optional.ofNullable(c.part().material()), PlacedFact.PLACED.inputs(c, facts), c.recipe().lies());
     }
 
     @Override
@@ -60,8 +61,8 @@ public final class LoadPictureFact implements Fact<Optional<LoadPictureFact.Pict
         DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
         Map<String, Bands> bands = new HashMap<>();
         if (placed.isPresent() && place.isPresent() && material.isPresent() && drawing != null) {
-            facts.get(StrengthFact.STRENGTH).stream().filter(b -> b.walk().isPresent()).sorted(Comparator.comparingDouble(b -> worst(b, material.get())))
-                    .forEach(b -> bands.put(b.piece().id(), bands(b, place.get(), material.get())));
+            facts.get(StrengthFact.STRENGTH).stream().filter(b -> b.walk().isPresent()).sorted(Comparator.comparingDouble(b -> worst(b, c.lie(b.piece().id()), material.get())))
+                    .forEach(b -> bands.put(b.piece().id(), bands(b, place.get(), c.lie(b.piece().id()), material.get())));
         }
         if (bands.isEmpty()) {
             return Optional.empty();
@@ -83,11 +84,11 @@ public final class LoadPictureFact implements Fact<Optional<LoadPictureFact.Pict
         return Optional.of(cut.picture());
     }
 
-    private static double worst(StrengthFact.Borne b, Material m) {
-        return b.walk().orElseThrow().stations().stream().mapToDouble(s -> s.stressMPa() / StrengthFact.allowedMPa(b.load(), s, m)).max().orElse(0);
+    private static double worst(StrengthFact.Borne b, Lie lie, Material m) {
+        return b.walk().orElseThrow().stations().stream().mapToDouble(s -> s.stressMPa() / StrengthFact.allowedMPa(b.load(), s, lie, m)).max().orElse(0);
     }
 
-    private static Bands bands(StrengthFact.Borne b, Placement place, Material m) {
+    private static Bands bands(StrengthFact.Borne b, Placement place, Lie lie, Material m) {
         List<Station> all = b.walk().orElseThrow().stations();
         double[] ends = new double[all.size() + 1];
         double[] shares = new double[all.size()];
@@ -95,7 +96,7 @@ public final class LoadPictureFact implements Fact<Optional<LoadPictureFact.Pict
             // Half way to the next on either side; the first and the last reach as far out as in.
             double before = i > 0 ? all.get(i - 1).alongMm() : 0;
             ends[i] = i > 0 ? (before + all.get(i).alongMm()) / 2 : 0;
-            shares[i] = all.get(i).stressMPa() / StrengthFact.allowedMPa(b.load(), all.get(i), m);
+            shares[i] = all.get(i).stressMPa() / StrengthFact.allowedMPa(b.load(), all.get(i), lie, m);
         }
         double last = all.get(all.size() - 1).alongMm();
         ends[all.size()] = last + Math.max(0, last - ends[all.size() - 1]);

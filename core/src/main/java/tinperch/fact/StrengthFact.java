@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import tinperch.material.Material;
+import tinperch.part.form.Lie;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Piece;
 import tinperch.solid.Mesh;
@@ -66,18 +67,18 @@ public final class StrengthFact implements Fact<List<StrengthFact.Borne>> {
     }
 
     /** Sections that lie nearly in a layer are pulled apart between layers. */
-    public static boolean isBetweenLayers(SectionWalk.Station s) {
-        return Math.abs(s.normal().z()) > IN_LAYERS_COS;
+    public static boolean isBetweenLayers(SectionWalk.Station s, Lie lie) {
+        return Math.abs(s.normal().dot(lie.up())) > IN_LAYERS_COS;
     }
 
     /** What breaks a section, MPa. */
-    public static double strengthMPa(SectionWalk.Station s, Material m) {
-        return isBetweenLayers(s) ? m.acrossLayersMPa() : m.strengthMPa();
+    public static double strengthMPa(SectionWalk.Station s, Lie lie, Material m) {
+        return isBetweenLayers(s, lie) ? m.acrossLayersMPa() : m.strengthMPa();
     }
 
     /** What a section may bear of a load, MPa. */
-    public static double allowedMPa(Load l, SectionWalk.Station s, Material m) {
-        return share(l.lasting(), m) * strengthMPa(s, m);
+    public static double allowedMPa(Load l, SectionWalk.Station s, Lie lie, Material m) {
+        return share(l.lasting(), m) * strengthMPa(s, lie, m);
     }
 
     @Override

@@ -48,7 +48,7 @@ public final class ThinFact implements Fact<List<ThinFact.Thin>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(FormFact.solids(c, facts), lineMm(c));
+        return List.of(FormFact.solids(c, facts), lineMm(c), c.recipe().lies());
     }
 
     private static double lineMm(Case c) {
@@ -61,21 +61,22 @@ public final class ThinFact implements Fact<List<ThinFact.Thin>> {
         List<Thin> all = new ArrayList<>();
         List<MeshesFact.Made> made = facts.get(MeshesFact.BARE).pieces();
         for (int i = 0; i < made.size() && line > 0; i++) {
-            all.add(thinnest(made.get(i), facts.get(TreesFact.TREES).get(i), line, facts));
+            all.add(thinnest(made.get(i), c.lie(made.get(i).piece().id()).turn(), facts.get(TreesFact.TREES).get(i), line, facts));
         }
         return all;
     }
 
-    private static Thin thinnest(MeshesFact.Made m, TriangleTree tree, double line, Facts facts) {
+    private static Thin thinnest(MeshesFact.Made m, Placement turn, TriangleTree tree, double line, Facts facts) {
         Mesh mesh = m.mesh();
-        Bounds b = mesh.bounds();
+        Mesh lying = turn.equals(Placement.HERE) ? mesh : mesh.placed(turn);
+        Bounds b = lying.bounds();
         double[] heights = new double[LAYERS];
         for (int i = 0; i < LAYERS; i++) {
             // Not at thirds and halves, where parts like to have their steps.
             heights[i] = b.min().z() + b.size().z() * (i + 0.43) / LAYERS;
         }
         Thin best = new Thin(m.piece(), line, Optional.empty(), "", Vec3.ZERO, Vec3.ZERO);
-        List<List<Profile>> layers = Slicer.layers(mesh, Placement.HERE, heights);
+        List<List<Profile>> layers = Slicer.layers(lying, Placement.HERE, heights);
         List<Double> before = List.of();
         for (int i = 0; i < LAYERS; i++) {
             // What stands upright has the same section again and again.
@@ -89,7 +90,7 @@ public final class ThinFact implements Fact<List<ThinFact.Thin>> {
                     double width = 2 * lost.get().getArea() / lost.get().getLength();
                     if (best.widthMm.isEmpty() || width < best.widthMm.get()) {
                         Coordinate in = lost.get().getInteriorPoint().getCoordinate();
-                        Vec3 at = new Vec3(in.x, in.y, heights[i]);
+                        Vec3 at = turn.inverse().point(in.x, in.y, heights[i]);
                         int face = mesh.faceOf(Nearest.triangle(tree, at));
                         best = new Thin(m.piece(), line, Optional.of(width), mesh.faces().get(face).feature(), at, mesh.faces().get(face).normal());
                     }

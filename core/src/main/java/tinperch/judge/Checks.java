@@ -18,6 +18,7 @@ import tinperch.check.DraughtCheck;
 import tinperch.check.FansCheck;
 import tinperch.check.FilterCheck;
 import tinperch.check.FlowCheck;
+import tinperch.check.FootCheck;
 import tinperch.check.GuideCheck;
 import tinperch.check.HeatCheck;
 import tinperch.check.HoldCheck;
@@ -53,8 +54,9 @@ import tinperch.check.TakenOutCheck;
 import tinperch.check.ThinCheck;
 import tinperch.check.OutputCheck;
 import tinperch.check.VoltageCheck;
-import tinperch.check.WireCheck;
 import tinperch.check.WallCheck;
+import tinperch.check.WarpCheck;
+import tinperch.check.WireCheck;
 
 /** All checks, quick ones first; a new one is added here. */
 public final class Checks {
@@ -79,6 +81,8 @@ public final class Checks {
             new SkinCheck(),
             new OneBodyCheck(),
             new BedFitCheck(),
+            new FootCheck(),
+            new WarpCheck(),
             new RestCheck(),
             new TakenOutCheck(),
             new LeftLooseCheck(),

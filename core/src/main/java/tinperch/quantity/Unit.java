@@ -4,7 +4,7 @@ import java.util.List;
 
 /** What a number is measured in, and the other units accepted for it. */
 public enum Unit {
-    MM("mm", 2), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1),
+    MM("mm", 2), MM2("mm²", 0), DEG("°", 1), CELSIUS("°C", 1), COUNT("", 0), HOURS("h", 1), GRAM("g", 1), PERCENT("%", 1),
     VOLT("V", 1), AMPERE("A", 2), WATT("W", 1), OHM("Ω", 1), NEWTON("N", 2), NEWTON_MM("N·mm", 0), MPA("MPa", 1), MILLILITRE("ml", 1), STEPS_PER_MM("steps/mm", 3), RATIO("", 3);
 
     /** A unit a person may type, turned into the base unit by {@code value · factor + shift}. */
@@ -34,6 +34,7 @@ public enum Unit {
             case MM -> List.of(new Accepted("mm", 1, 0), new Accepted("cm", 10, 0), new Accepted("m", 1000, 0),
                     new Accepted("in", 25.4, 0), new Accepted("inch", 25.4, 0), new Accepted("\"", 25.4, 0),
                     new Accepted("thou", 0.0254, 0), new Accepted("ft", 304.8, 0));
+            case MM2 -> List.of(new Accepted("mm²", 1, 0), new Accepted("cm²", 100, 0));
             case DEG -> List.of(new Accepted("°", 1, 0), new Accepted("deg", 1, 0),
                     new Accepted("rad", 180 / Math.PI, 0));
             case CELSIUS -> List.of(new Accepted("°C", 1, 0), new Accepted("C", 1, 0),

@@ -14,6 +14,7 @@ import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
+import tinperch.part.form.Lie;
 import tinperch.part.form.PartForm;
 import tinperch.part.form.Port;
 import tinperch.part.param.PartProblem;
@@ -43,7 +44,7 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         PartDesign part = upgrade.part(partId).orElseThrow(() -> new PartProblem("This part is not in “" + upgrade.name() + "” any more."));
         Optional<Machine> host = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId())).findFirst();
         Refs refs = Families.byId(part.familyId()).map(f -> refs(f, part, upgrade, machine, shop, host, new HashSet<>(Set.of(partId)))).orElse(Refs.NONE);
-        return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), host.map(Machine::holeOffsetMm).orElse(0.0), host.map(Machine::fits).orElse(Fits.USUAL), mark), machine, shop.machines(),
+        return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), host.map(Machine::holeOffsetMm).orElse(0.0), host.map(Machine::fits).orElse(Fits.USUAL), mark, part.lies()), machine, shop.machines(),
                 shop.hardware(), shop.drawer(), shop.models());
     }
 
@@ -98,6 +99,11 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
     /** What the family may look at. */
     public PartInputs inputs() {
         return new PartInputs(recipe.values(), recipe.refs(), hardware, recipe.holeOffsetMm(), recipe.fits(), models);
+    }
+
+    /** On which side a piece lies on the bed. */
+    public Lie lie(String pieceId) {
+        return Lie.of(pieceId, recipe.lies());
     }
 
     /** The machine chosen to print it; empty when it is not in the workshop. */

@@ -14,6 +14,7 @@ import tinperch.machine.space.Surroundings;
 import tinperch.measure.sheet.Sheet;
 import tinperch.part.bind.Binding;
 import tinperch.part.feature.Feature;
+import tinperch.part.form.Lie;
 import tinperch.part.param.Param;
 import tinperch.part.param.Values;
 
@@ -59,6 +60,14 @@ public sealed interface Change {
         @Override
         public Draft in(Draft d) {
             return d.with(d.upgrade().onHost(machineId));
+        }
+    }
+
+    /** Lays a piece on another side when it is printed. */
+    record Lay(String pieceId, Lie lie) implements Change {
+        @Override
+        public Draft in(Draft d) {
+            return d.with(d.part().laid(pieceId, lie));
         }
     }
 

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tinperch.part.PartFamily;
 import tinperch.part.bind.Ref;
 import tinperch.part.bind.Refs;
 import tinperch.part.bind.Role;
 import tinperch.part.feature.Copies;
 import tinperch.part.feature.Feature;
+import tinperch.part.form.Lie;
 import tinperch.part.param.Param;
 import tinperch.quantity.Quantity;
 
@@ -46,6 +48,8 @@ public final class Differences {
                 family.get().roles().forEach(r -> text(out, sentence(r), says(thenRefs.get(), r), says(nowRefs.get(), r)));
             }
         }
+        Stream.concat(then.lies().keySet().stream(), now.lies().keySet().stream()).sorted().distinct()
+                .forEach(piece -> text(out, "How the " + piece + " lies", Lie.of(piece, then.lies()).where(), Lie.of(piece, now.lies()).where()));
         features(out, then.features(), now.features());
         return out;
     }

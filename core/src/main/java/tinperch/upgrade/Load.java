@@ -3,7 +3,7 @@ package tinperch.upgrade;
 import tinperch.solid.Vec3;
 
 /**
- * A force on a part, in the coordinates of its piece as it lies on the bed: it stays with the piece however that is mounted.
+ * A force on a part, in the coordinates its piece is drawn in: it stays with the piece however that is mounted.
  *
  * @param name what does it, "weight of the spool"
  * @param at where it acts, mm

@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import tinperch.part.form.Lie;
 
 /**
  * A revision of a part kept on purpose, with all it was made of.
@@ -37,8 +38,14 @@ public record Revision(String upgradeId, String partId, int number, LocalDateTim
      * A piece as it was kept.
      *
      * @param meshId which of the kept meshes it is
+     * @param lie the side it was to lie on when it was printed
      */
-    public record KeptPiece(String name, String meshId, int count) {}
+    public record KeptPiece(String name, String meshId, int count, Lie lie) {
+        public KeptPiece {
+            // Those kept by an earlier version lay as they were drawn.
+            lie = lie == null ? Lie.BOTTOM : lie;
+        }
+    }
 
     /** The text engraved in it, "R4". */
     public String mark() {

@@ -11,6 +11,7 @@ import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.material.Material;
 import tinperch.part.PartExamples;
+import tinperch.part.form.Lie;
 import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
@@ -72,12 +73,12 @@ public class LoadPictureTest {
                 banded++;
                 SectionWalk.Station near = stations.stream().min(Comparator.comparingDouble(s -> Math.abs(s.alongMm() - along))).orElseThrow();
                 assertTrue(Math.abs(near.alongMm() - along) <= step / 2 + 1e-6, "a band reaches half way to the next section");
-                assertEquals(share, near.stressMPa() / StrengthFact.allowedMPa(b.load(), near, m), 1e-9);
+                assertEquals(share, near.stressMPa() / StrengthFact.allowedMPa(b.load(), near, Lie.BOTTOM, m), 1e-9);
             }
         }
         assertEquals(after, before, 1e-6 * before, "all of the surface");
         assertTrue(banded > 100, banded + " pieces of bands");
-        assertEquals(p.worst(), stations.stream().mapToDouble(s -> s.stressMPa() / StrengthFact.allowedMPa(b.load(), s, m)).max().orElseThrow(), 1e-9);
+        assertEquals(p.worst(), stations.stream().mapToDouble(s -> s.stressMPa() / StrengthFact.allowedMPa(b.load(), s, Lie.BOTTOM, m)).max().orElseThrow(), 1e-9);
     }
 
     @Test

@@ -33,8 +33,7 @@ public class PracticeTest {
     private static final List<Row> ROWS = Stream.of(MotionRows.rows(), HeatRows.rows(), ScrewRows.rows(), AirRows.rows(), PrintRows.rows(), WireRows.rows(), LineRows.rows(), SideRows.rows()).flatMap(List::stream).toList();
     /** Rows nothing says yet, and why. */
     private static final Map<String, String> WAITING = new TreeMap<>(Map.ofEntries(Map.entry("P03, P08", "said where readings are taken and models are checked, not of a part"), Map.entry("P07", "holes are drawn with the printer's offset already"),
-            Map.entry("P26", "the housing opens windows by itself"), Map.entry("P67", "settings, not parts"), 
-            Map.entry("P55, P56", "warp and other orientations: the print planner")));
+            Map.entry("P26", "the housing opens windows by itself"), Map.entry("P67", "settings, not parts")));
     private final Map<String, String> table = new TreeMap<>();
 
     @DataProvider

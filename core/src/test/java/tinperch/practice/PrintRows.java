@@ -8,6 +8,10 @@ import tinperch.part.family.ChannelGuide;
 import tinperch.part.family.CornerBracket;
 import tinperch.part.family.BallArm;
 import tinperch.part.family.HoseAdapter;
+import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.param.Values;
 import tinperch.solid.Bounds;
 import tinperch.solid.Vec3;
@@ -45,8 +49,25 @@ final class PrintRows {
         return PartExamples.caseOf(c.part().withMaterial("PLA").bearing(new Load("l", "the board", "head", Vec3.ZERO, Vec3.Z.times(0.15 * 9.80665), Load.Lasting.STEADY)), PartExamples.shop(60, 50, 32, 32));
     }
 
+    /** A plate of PLA so long, on a bed that is cold or warm; the other machine's is warm. */
+    private static Case flat(double longMm, boolean warm) {
+        Shop shop = PartExamples.shop(60, 50, 32, 32);
+        List<Machine> all = new ArrayList<>(shop.machines());
+        all.replaceAll(m -> m.id().equals("large") ? m.withHeatedBed(warm) : m.withMaterials(List.of("PLA")).withState(Machine.State.FIT, ""));
+        return PartExamples.caseOf(PartExamples.plate(PartExamples.values().with(ToolCarriagePlate.WIDTH, longMm)).withMaterial("PLA"), new Shop(all, shop.hardware(), shop.drawer(), shop.models()));
+    }
+
+    /** A plate with bosses above and, or not, a block below: whichever way it lies, a rim hangs. */
+    private static Case rim(boolean block) {
+        Case c = PartExamples.plateCase(PartExamples.values());
+        Feature f = new Feature("f1", "pad", "Block", Anchor.middle("part", "plate", Vec3.Z.times(-1)), Values.START.with(PadFeature.LENGTH, 20.0).with(PadFeature.WIDTH, 20.0).with(PadFeature.HEIGHT, 6.0), false);
+        return block ? PartExamples.caseOf(c.part().with(f), PartExamples.shop(60, 50, 32, 32)) : c;
+    }
+
     static List<Row> rows() {
         return List.of(
+                Row.of("P55", "a flat part of 150 mm on an unheated bed", () -> flat(150, false), () -> flat(150, true), "warp.part", "ends may pull up.*150|shrinks by 0.3 %.*A cold bed").measures(Math.hypot(150, 70) * 0.003, 1e-6).cures(),
+                Row.of("P56", "a rim that needs support in every orientation", () -> rim(true), () -> rim(false), "overhang.part", "hang in the air.*On none of its sides less of it hangs: two pieces"),
                 Row.of("P38", "five ball links carry a board: it sinks over weeks", () -> arm(5, 20), () -> arm(1, 20), "ball.0", "The arm sinks over weeks.*for good .25 %: they creep").cures(),
                 Row.of("P35", "an unsupported tab bends under a wheel's preload", () -> bracket(3, 60), () -> bracket(12, 6), "strength.l", "bear|breaks"),
                 Row.of("P54", "a guide of 230 mm on a bed of 84", () -> guide(230, "small"), () -> guide(120, "large"), "bed", "Too large for small"),

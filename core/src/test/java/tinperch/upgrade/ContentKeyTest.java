@@ -66,6 +66,6 @@ public class ContentKeyTest {
         others.add(Case.of(c.upgrade().onHost("small"), "p1", PartExamples.shop(60, 50, 32, 32), "").key());
         others.add(c.after(new Change.Stock("M3", 18).in(c.draft())).key());
         assertEquals(others.size(), 7);
-        assertNotEquals(c.with(c.recipe().unmarked()).key(), new ContentKey(""));
+        assertNotEquals(c.with(c.recipe().ofForm()).key(), new ContentKey(""));
     }
 }

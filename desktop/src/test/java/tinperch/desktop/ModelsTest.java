@@ -190,7 +190,7 @@ public class ModelsTest extends WindowTest {
         open();
         Upgrade again = upgrade(made.id());
         assertEquals(again.parts(), last.parts());
-        assertEquals(FittedModel.DOWN.of(again.parts().get(0).values()), FittedModel.Down.FRONT);
+        assertEquals(FittedModel.DOWN.of(again.parts().get(0).values()), tinperch.part.form.Lie.FRONT);
         click("machine-turnstone");
         press("model-remove-model-guard");
         assertTrue(text("model-complaint").contains("“Fan guard” is made from it"), text("model-complaint"));

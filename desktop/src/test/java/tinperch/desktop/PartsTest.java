@@ -8,6 +8,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -23,6 +24,7 @@ import tinperch.part.bind.Binding;
 import tinperch.part.family.FilterHousing;
 import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
+import tinperch.part.form.Lie;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.PartDesign;
@@ -74,6 +76,32 @@ public class PartsTest extends WindowTest {
         assertEquals(word("seal.0"), "Fine");
         click("undo");
         assertEquals(FilterHousing.PRESSED.of(part("curlew-door").values()), 3.8, 1e-9);
+    }
+
+    /** Chosen on the Print station a lid lies on the side its arms stand out of; what hangs then is said, a remedy lays it back, and both can be taken back. */
+    @Test
+    public void aPieceIsLaidOnAnotherSideAndBack() throws Exception {
+        goTo("turnstone-board", Station.PRINT);
+        waitForPicture();
+        ComboBox<?> lie = (ComboBox<?>) need("lie-lid");
+        assertEquals(String.valueOf(lie.getValue()), "lies as it is drawn");
+        onFx(() -> {
+            lie.getSelectionModel().select(Lie.TOP.ordinal());
+            return null;
+        });
+        waitForPicture();
+        assertEquals(part("turnstone-board").lies(), Map.of("lid", Lie.TOP));
+        assertEquals(word("overhang.lid"), "Look");
+        waitFor(() -> find("remedy-overhang.lid-0") != null, "no way out is offered");
+        press("remedy-overhang.lid-0");
+        waitForPicture();
+        assertEquals(part("turnstone-board").lies(), Map.of(), "it lies as it is drawn");
+        assertEquals(((ComboBox<?>) need("lie-lid")).getSelectionModel().getSelectedIndex(), 0);
+        assertNull(find("finding-overhang.lid"));
+        click("undo");
+        assertEquals(((ComboBox<?>) need("lie-lid")).getSelectionModel().getSelectedIndex(), Lie.TOP.ordinal());
+        click("undo");
+        assertEquals(part("turnstone-board").lies(), Map.of());
     }
 
     @Test

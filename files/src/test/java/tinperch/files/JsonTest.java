@@ -63,7 +63,7 @@ public class JsonTest {
             assertEquals(Json.read(Json.text(u), Upgrade.class), u);
         }
         Revision r = new Revision("u", "p1", 3, LocalDateTime.of(2026, 5, 9, 10, 5, 7), "why", upgrade(true).parts().get(0), Optional.of(recipe()), "h",
-                List.of(new Revision.KeptPiece("", "0123", 1)), new Revision.Life(61.5, Revision.End.FAILED, "cracked"));
+                List.of(new Revision.KeptPiece("", "0123", 1, tinperch.part.form.Lie.LEFT)), new Revision.Life(61.5, Revision.End.FAILED, "cracked"));
         assertEquals(Json.read(Json.pretty(r), Revision.class), r);
     }
 

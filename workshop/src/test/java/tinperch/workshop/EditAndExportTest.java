@@ -2,12 +2,14 @@ package tinperch.workshop;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDateTime;
@@ -21,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.check.Finding;
 import tinperch.check.Remedy;
@@ -37,7 +40,9 @@ import tinperch.judge.Judge;
 import tinperch.machine.Machine;
 import tinperch.part.Models;
 import tinperch.part.family.ToolCarriagePlate;
+import tinperch.part.form.Lie;
 import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
@@ -105,7 +110,7 @@ public class EditAndExportTest extends TempFolder {
     }
 
     private static List<Item> items(Case c) {
-        return Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces());
+        return Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces(), c);
     }
 
     /** Parts of one name, of names that differ in large letters only, or whose accents are written otherwise: each has its own files. */
@@ -131,11 +136,35 @@ public class EditAndExportTest extends TempFolder {
         assertTrue(e.getMessage().contains("is not there"), e.getMessage());
     }
 
-    /** R4 stays R4: written again after the readings, the printer and the part have changed, the files are the same byte for byte. */
+    @DataProvider
+    public Object[][] lies() {
+        return new Object[][] {{Lie.BOTTOM}, {Lie.LEFT}};
+    }
+
+    /** What is for printing lies as it is to be printed; what is for a cutter or for designing on is as it is drawn. */
     @Test
-    public void aKeptRevisionIsWrittenAgainByteForByte() throws IOException {
+    public void aPieceLaidOnItsSideIsWrittenSo() throws IOException {
+        Case drawn = blower(8);
+        Case c = Case.of(drawn.upgrade().with(drawn.part().laid("part", Lie.BACK)), "p1", state.shop(models), "R5");
+        Vec3 size = items(drawn).get(0).mesh().bounds().size();
+        for (PartFormat f : List.of(PartFormats.STL, PartFormats.THREE_MF)) {
+            Path p = PartExport.write(Parcel.of(c, items(c), "R5"), f, folder).get(0);
+            InputStream in = new ByteArrayInputStream(Files.readAllBytes(p));
+            Mesh m = f == PartFormats.STL ? StlFile.read(in) : ThreeMfFile.read(in).mesh();
+            assertEquals(m.bounds().size().x(), size.x(), 1e-4);
+            assertEquals(m.bounds().size().y(), size.z(), 1e-4);
+            assertEquals(m.bounds().size().z(), size.y(), 1e-4);
+            assertEquals(m.volumeMm3(), items(drawn).get(0).mesh().volumeMm3(), 1, "nothing is mirrored or lost");
+        }
+        assertEquals(items(c).get(0).mesh().bounds(), items(drawn).get(0).mesh().bounds());
+        assertNotEquals(Parcel.of(c, items(c), "R5").picture().get().orElseThrow(), Parcel.of(drawn, items(drawn), "R5").picture().get().orElseThrow());
+    }
+
+    /** R4 stays R4: written again after the readings, the printer and the part have changed, the files are the same byte for byte. */
+    @Test(dataProvider = "lies")
+    public void aKeptRevisionIsWrittenAgainByteForByte(Lie lie) throws IOException {
         try (Workshop w = new Workshop(WorkshopStore.open(folder.resolve("w.db")))) {
-            w.edit("demo", s -> state);
+            w.edit("demo", s -> state.with(state.upgrade("avocet-blower").orElseThrow().with(state.part("avocet-blower", "p1").orElseThrow().laid("part", lie))));
             Case c = Case.of(w.state().upgrade("avocet-blower").orElseThrow(), "p1", w.shop(), "R5");
             Path first = Files.createDirectory(folder.resolve("first"));
             for (PartFormat f : PartFormats.forPrinting()) {

@@ -12,6 +12,7 @@ import tinperch.part.PartFamily;
 import tinperch.part.PartInputs;
 import tinperch.part.bind.MeshRef;
 import tinperch.part.bind.Role;
+import tinperch.part.form.Lie;
 import tinperch.part.form.Cavity;
 import tinperch.part.form.Dimension.View;
 import tinperch.part.form.Dimension;
@@ -46,29 +47,13 @@ public final class FittedModel implements PartFamily {
     private static final Card LIES = new Card("lies", "Lies on");
     private static final Card HOLES = new Card("holes", "Holes");
 
-    /** The sides a model can lie on, with where its own axes go then. */
-    public enum Down {
-        BOTTOM(Vec3.X, Vec3.Y), TOP(Vec3.X, Vec3.Y.times(-1)), LEFT(Vec3.Z, Vec3.Y), RIGHT(Vec3.Z.times(-1), Vec3.Y),
-        FRONT(Vec3.X, Vec3.Z), BACK(Vec3.X, Vec3.Z.times(-1));
-
-        private final Placement turned;
-
-        Down(Vec3 u, Vec3 v) {
-            turned = new Placement(Vec3.ZERO, u, v, u.cross(v));
-        }
-
-        String word() {
-            return name().toLowerCase(Locale.ROOT);
-        }
-    }
-
     /** What holes are bored for; a thread is named by its row of the table, the other two have no thread. */
     public record For(String thread, boolean bored) {
         static final For NOTHING = new For("", false);
         static final For PRINTER = new For("", true);
     }
 
-    public static final ChoiceParam<Down> DOWN = ChoiceParam.of("base.down", LIES, "The model's", Down.BOTTOM, Down::word,
+    public static final ChoiceParam<Lie> DOWN = ChoiceParam.of("base.down", LIES, "The model's", Lie.BOTTOM, Lie::word,
             "The side that lies on the bed; its bottom is where z is least, its front where y is, its left where x is");
     public static final ChoiceParam<For> BORED = new ChoiceParam<>("holes.for", HOLES, "Bored for", purposes(),
             "A thread bores the holes to let its screws through; the printer's hole offset is added to every bore");
@@ -135,7 +120,7 @@ public final class FittedModel implements PartFamily {
     public PartForm form(PartInputs in) {
         MeshRef ref = in.get(MODEL);
         ModelBody model = in.models().body(ref);
-        Placement turned = in.get(DOWN).turned;
+        Placement turned = in.get(DOWN).turn();
         Bounds lying = model.leaf().placed("model", turned).bounds();
         Placement place = new Placement(new Vec3(-lying.centre().x(), -lying.centre().y(), -lying.min().z()), turned.u(), turned.v(), turned.w());
         Leaf body = model.leaf().placed("model", place);

@@ -134,7 +134,7 @@ final class LoadPane extends VBox {
 
     private void tell() {
         said.setText(at == null ? "Click the place on the part where it acts." : "On the " + piece.name() + " at " + Quantity.mm(Math.round(at.x() * 10) / 10.0) + ", " + Quantity.mm(Math.round(at.y() * 10) / 10.0) + ", "
-                + Quantity.mm(Math.round(at.z() * 10) / 10.0) + " as it lies on the bed.");
+                + Quantity.mm(Math.round(at.z() * 10) / 10.0) + " in its own coordinates.");
         put.setDisable(at == null);
     }
 

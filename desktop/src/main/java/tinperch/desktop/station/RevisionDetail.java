@@ -150,7 +150,7 @@ final class RevisionDetail extends VBox {
             try {
                 Parcel parcel = Keeping.parcel(desk.workshop(), r, upgrade().name());
                 if (parcel.items().isEmpty() && made != null) {
-                    parcel = Parcel.of(made, Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces()), r.mark());
+                    parcel = Parcel.of(made, Item.of(new FactsOnce(made).get(MeshesFact.MESHES).pieces(), made), r.mark());
                 }
                 if (parcel.items().isEmpty()) {
                     return r.mark() + " cannot be made any more: its meshes were not kept.";

@@ -129,7 +129,7 @@ final class WritePanel extends PrintPanel {
     private void write(Path target, Writing writing, Case c) {
         desk.engine().work(() -> {
             try {
-                return new Desk.Notice(writing.of(Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces())), false);
+                return new Desk.Notice(writing.of(Item.of(desk.engine().now(c).get(MeshesFact.MESHES).pieces(), c)), false);
             } catch (FileFault | StoreFault e) {
                 return new Desk.Notice(e.getMessage(), true);
             }

@@ -32,12 +32,13 @@ public final class Keeping {
     public static Packed pack(Case c, List<MeshesFact.Made> made, int number, String reason, LocalDateTime at) {
         List<MeshBlob> blobs = new ArrayList<>();
         List<Revision.KeptPiece> pieces = new ArrayList<>();
-        for (Item i : Item.of(made)) {
+        List<Item> items = Item.of(made, c);
+        for (Item i : items) {
             MeshBlob blob = MeshBlob.of(SinglePrecision.of(i.mesh()));
             blobs.add(blob);
-            pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count()));
+            pieces.add(new Revision.KeptPiece(i.name(), blob.id(), i.count(), i.lie()));
         }
-        MeshBlob picture = MeshBlob.ofPicture(Thumbnail.jpeg(made.stream().map(MeshesFact.Made::mesh).toList()));
+        MeshBlob picture = MeshBlob.ofPicture(Thumbnail.jpeg(items.stream().map(Item::printed).toList()));
         blobs.add(picture);
         return new Packed(new Revision(c.upgrade().id(), c.part().id(), number, at.truncatedTo(ChronoUnit.SECONDS), reason, c.part(),
                 Optional.of(c.recipe()), c.upgrade().hostMachineId(), pieces, Revision.Life.NEW, c.key().hex(), picture.id()), blobs);
@@ -63,7 +64,7 @@ public final class Keeping {
         List<Item> all = new ArrayList<>();
         for (Revision.KeptPiece p : r.pieces()) {
             byte[] bytes = workshop.meshBytes(p.meshId()).orElseThrow(() -> new FileFault("The kept mesh of " + r.mark() + " is lost. Go back to a backup, or keep it anew."));
-            all.add(Item.bare(p.name(), MeshBlob.mesh(bytes), p.count()));
+            all.add(Item.bare(p.name(), MeshBlob.mesh(bytes), p.count(), p.lie()));
         }
         return all;
     }

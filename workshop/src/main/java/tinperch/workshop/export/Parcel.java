@@ -20,7 +20,7 @@ public record Parcel(List<Item> items, PartDesign part, String upgradeName, Stri
 
     /** Of a part as it stands. */
     public static Parcel of(Case c, List<Item> items, String mark) {
-        return new Parcel(items, c.part(), c.upgrade().name(), mark, Optional.of(c), () -> Optional.of(Thumbnail.jpeg(items.stream().map(Item::mesh).toList())));
+        return new Parcel(items, c.part(), c.upgrade().name(), mark, Optional.of(c), () -> Optional.of(Thumbnail.jpeg(items.stream().map(Item::printed).toList())));
     }
 
     /** "Blower carriage R5". */

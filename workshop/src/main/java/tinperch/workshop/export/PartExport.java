@@ -95,7 +95,7 @@ public final class PartExport {
             for (PartDesign p : u.parts()) {
                 String mark = state.nextMark(u.id(), p.id());
                 Case c = Case.of(u, p.id(), shop, mark);
-                Parcel parcel = Parcel.of(c, Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces()), mark);
+                Parcel parcel = Parcel.of(c, Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces(), c), mark);
                 for (PartFormat f : parcel.items().isEmpty() ? List.<PartFormat>of() : formats) {
                     written.addAll(write(parcel, f, folder, names));
                 }

@@ -82,7 +82,7 @@ public final class ShareFolder {
         StringBuilder b = new StringBuilder(p.title()).append("\n\n");
         c.family().ifPresent(f -> b.append(f.title()).append(". ").append(f.purpose()).append("\n"));
         b.append("Made for: ").append(c.upgrade().name()).append(" (").append(c.machine().summary().isBlank() ? "a machine" : c.machine().summary()).append(")\n\nTo print\n");
-        p.items().forEach(i -> b.append("  ").append(i.count()).append(" x ").append(i.name().isEmpty() ? c.part().name() : i.name()).append(", ").append(c.part().material()).append("\n"));
+        p.items().forEach(i -> b.append("  ").append(i.count()).append(" x ").append(i.name().isEmpty() ? c.part().name() : i.name()).append(", ").append(c.part().material()).append(i.laid()).append("\n"));
         List<PartsList.Row> bought = new FactsOnce(c).get(FormFact.FORM).form().map(PartsList::of).orElse(List.of());
         if (!bought.isEmpty()) {
             b.append("\nTo buy\n");

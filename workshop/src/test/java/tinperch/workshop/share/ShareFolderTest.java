@@ -52,7 +52,7 @@ public class ShareFolderTest {
     }
 
     private Path write(Case c, String licence) throws FileFault {
-        return ShareFolder.write(DEMO, c, Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces()), "R5", licence, id -> Optional.empty(), folder);
+        return ShareFolder.write(DEMO, c, Item.of(new FactsOnce(c).get(MeshesFact.MESHES).pieces(), c), "R5", licence, id -> Optional.empty(), folder);
     }
 
     private static List<String> names(Path in) throws IOException {

@@ -58,7 +58,7 @@ public final class DrawingFormat implements PartFormat {
     static List<String> list(Parcel p, DrawingFact.Drawing d) {
         List<String> all = new ArrayList<>();
         for (Item i : p.items()) {
-            all.add(DrawingSheet.listed(i.count(), (i.name().isEmpty() ? p.part().name() : i.name()) + ", " + p.part().material()));
+            all.add(DrawingSheet.listed(i.count(), (i.name().isEmpty() ? p.part().name() : i.name()) + ", " + p.part().material() + i.laid()));
         }
         PartsList.of(d.form()).forEach(r -> all.add(DrawingSheet.listed(r.count(), r.what())));
         return all;

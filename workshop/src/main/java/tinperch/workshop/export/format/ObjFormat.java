@@ -24,6 +24,6 @@ public final class ObjFormat implements PartFormat {
 
     @Override
     public List<Output> files(Parcel p) {
-        return PartFormat.each(p, i -> out -> ObjWriter.write(i.mesh(), i.titled(p.title()), out));
+        return PartFormat.each(p, i -> out -> ObjWriter.write(i.printed(), i.titled(p.title()), out));
     }
 }

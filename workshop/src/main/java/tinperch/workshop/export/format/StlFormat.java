@@ -29,6 +29,6 @@ public final class StlFormat implements PartFormat {
 
     @Override
     public List<Output> files(Parcel p) {
-        return PartFormat.each(p, i -> out -> StlFile.write(i.mesh(), i.titled(p.title()), out));
+        return PartFormat.each(p, i -> out -> StlFile.write(i.printed(), i.titled(p.title()), out));
     }
 }

@@ -31,7 +31,7 @@ public final class ThreeMfFormat implements PartFormat {
     @Override
     public List<Output> files(Parcel p) {
         Map<String, String> about = Map.of("Description", "Revision " + p.mark().substring(1) + ", " + p.part().material() + ", for upgrade “" + p.upgradeName() + "”");
-        return List.of(new Output("", out -> ThreeMfFile.write(p.items().stream().map(i -> new ThreeMfFile.Item(i.titled(p.title()), i.mesh(), i.count())).toList(),
+        return List.of(new Output("", out -> ThreeMfFile.write(p.items().stream().map(i -> new ThreeMfFile.Item(i.titled(p.title()), i.printed(), i.count())).toList(),
                 p.title(), about, p.picture().get(), out)));
     }
 }
