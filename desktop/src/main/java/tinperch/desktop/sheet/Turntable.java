@@ -30,6 +30,7 @@ import tinperch.solid.view.Scene;
  */
 public final class Turntable extends Region {
     /** How much of the picture is filled; the rest is for the tools and for air. */
+    private static final int LEAST = 20;
     private static final double FILLED = 0.9;
     /** Drawn twice as large while still, so that edges come out smooth. */
     private static final int STILL = 2;
@@ -207,6 +208,7 @@ public final class Turntable extends Region {
     protected void layoutChildren() {
         double h = tools.prefHeight(-1);
         tools.resizeRelocate(8, getHeight() - h - 2, tools.prefWidth(-1), h);
+        place();
         // An edit that moves it a little must not wait for its picture.
         drawSoon();
     }
@@ -242,7 +244,7 @@ public final class Turntable extends Region {
             view.setImage(null);
             image = null;
         }
-        if (mesh == null || w < 20 || h < 20) {
+        if (mesh == null || w < LEAST || h < LEAST) {
             return Optional.empty();
         }
         Palette p = theme.palette();
@@ -258,12 +260,20 @@ public final class Turntable extends Region {
         return getScene() != null && getScene().getWindow() != null && getScene().getWindow().getOutputScaleX() > 1.5;
     }
 
+    /** Whatever size a picture was painted for, it lies where the turntable is now, until the next one comes; the toolkit takes no room for any room. */
+    private void place() {
+        view.setVisible(getWidth() >= LEAST && getHeight() >= LEAST);
+        if (view.isVisible()) {
+            view.setFitWidth((int) getWidth());
+            view.setFitHeight((int) getHeight());
+        }
+    }
+
     private void blit(TablePainter.Picture p) {
         if (image == null || image.getWidth() != p.width() || image.getHeight() != p.height()) {
             image = new WritableImage(p.width(), p.height());
             view.setImage(image);
-            view.setFitWidth((int) getWidth());
-            view.setFitHeight((int) getHeight());
+            place();
             view.setSmooth(p.width() != (int) getWidth());
         }
         image.getPixelWriter().setPixels(0, 0, p.width(), p.height(), PixelFormat.getIntArgbPreInstance(), p.argb(), 0, p.width());
