@@ -13,12 +13,14 @@ import tinperch.machine.space.Surroundings;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /** Do the cables and hoses that ride with the part reach wherever its axes go, without a kink and without rubbing on anything? They hang on it or pull at it. */
 public final class CableCheck implements Check {
     /** A cable that moves is never pulled tight: this much of its way is left over (common practice: 2 %). */
     private static final double LEFT_OVER = 0.02;
     private static final double TOUCHES_MM = 0.05;
+    private static final double STEP_MM = 10;
 
     @Override
     public String about() {
@@ -35,7 +37,8 @@ public final class CableCheck implements Check {
             if (fit.isSharp(r)) {
                 all.add(Finding.of("cable." + r.id() + ".bend", Severity.LOOK, r.name() + " is bent to a radius of " + Quantity.mm(Math.round(fit.bendMm())) + " at its point " + fit.bendPoint(),
                         "One that moves wants " + Quantity.mm(Math.round(r.wantedBendMm())) + (r.bendMm() > 0 ? " as is said of it" : " (ten times its diameter, common practice)") + ", or its strands break. Lead it in a wider arc, or hold it elsewhere.")
-                        .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true)));
+                        .measured(new Margin(fit.bendMm(), r.wantedBendMm(), Unit.MM, true))
+                        .with(List.of(Remedy.of("no hold at its point " + fit.bendPoint(), new Change.PutRun(r.without(fit.bendPoint() - 1))))));
             }
         });
         // Asked only where there is one: what was judged before stays remembered.
@@ -71,7 +74,13 @@ public final class CableCheck implements Check {
         String why = "Its way is longest, " + Quantity.mm(Math.round(fit.longestMm())) + ", where " + where + "; " + Quantity.mm(Math.round(wanted)) + " are to be left over (2 %, common practice). ";
         return slack >= wanted ? Finding.of(id, Severity.FINE, r.name() + " reaches wherever the axes go", why).measured(m)
                 : Finding.of(id, slack < 0 ? Severity.STOP : Severity.LOOK, slack < 0 ? r.name() + " is " + Quantity.mm(Math.round(-slack)) + " too short where " + where : r.name() + " is pulled tight where " + where,
-                        why + "It pulls at the part and at its own plug: a longer one, another way, or a hold that is nearer. Unplug the machine before anything is spliced.").measured(m);
+                        why + "It pulls at the part and at its own plug: a longer one, another way, or a hold that is nearer. Unplug the machine before anything is spliced.").measured(m).with(List.of(longer(r, fit.longestMm() + wanted)));
+    }
+
+    /** One as long as it has to be, in whole centimetres. */
+    private static Remedy longer(Run r, double leastMm) {
+        double mm = Math.ceil(leastMm / STEP_MM) * STEP_MM;
+        return Remedy.of("one of " + Quantity.mm(mm), new Change.PutRun(r.withLength(mm)));
     }
 
     private static String pose(Map<String, Double> at) {

@@ -31,7 +31,14 @@ public final class IronCheck implements Check {
         worst.forEach((row, b) -> all.add(Finding.of("iron." + row, Severity.LOOK, "The iron touches " + b.feature() + " while it melts the inserts of the " + b.screw().rowLabel() + " in",
                 "It can go straight for the last " + Quantity.mm(Math.round(b.freeMm() * 10) / 10.0) + " only; an iron's tip is thin for about " + Quantity.mm(IronFact.TIP_MM)
                         + ", and stands 1.5 mm out round an insert (common practice). Move the insert away from it, make it lower, or take a captive nut. Hot brass burns: hold the part, not the insert.")
-                .measured(new Margin(b.freeMm(), IronFact.TIP_MM, Unit.MM, true)).at(b.piece().id(), b.screw().row()).about(Subject.LAYOUT)));
+                .measured(new Margin(b.freeMm(), IronFact.TIP_MM, Unit.MM, true)).at(b.piece().id(), b.screw().row()).about(Subject.LAYOUT).with(remedies(b, c))));
         return all.isEmpty() ? List.of(Finding.of("iron", Severity.FINE, "An iron gets straight to every insert", "Nothing of the part stands in the way of its tip for " + Quantity.mm(IronFact.TIP_MM) + ".")) : all;
+    }
+
+    /** Nuts need no iron; and what stands beside the mouth may be made lower, or stand farther off. */
+    private static List<Remedy> remedies(Blocked b, Case c) {
+        List<Remedy> all = new ArrayList<>(OtherSeats.of(b.screw(), SeatKind.CAPTIVE_NUT, SeatKind.LOOSE_NUT));
+        all.addAll(Clearing.of(b.piece(), b.feature(), b.screw().axis().w().times(-1), IronFact.TIP_MM - b.freeMm(), c));
+        return all;
     }
 }

@@ -2,6 +2,7 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import tinperch.fact.AccessFact;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.KeyFact;
@@ -12,6 +13,9 @@ import tinperch.upgrade.Case;
 
 /** Does a key still get to the set screws once the part is where it belongs? It has to come straight, and to turn from one flat to the next, a sixth of a turn; keys by ISO 2936. */
 public final class KeyCheck implements Check {
+    /** A hole a key is led through is wider than the key by this, mm (common practice). */
+    private static final double WIDER_MM = 2;
+
     @Override
     public String about() {
         return "set screws";
@@ -22,9 +26,15 @@ public final class KeyCheck implements Check {
         List<Finding> all = new ArrayList<>();
         // Asked only where there is one: what was judged before stays remembered.
         if (c.site().isPresent() && facts.get(FormFact.FORM).form().map(f -> !f.keyways().isEmpty()).orElse(false)) {
-            facts.get(KeyFact.KEYS).forEach(w -> all.add(of(w, "key." + all.size())));
+            facts.get(KeyFact.KEYS).forEach(w -> all.add(of(w, "key." + all.size()).with(windows(w, c, facts))));
         }
         return all.stream().map(f -> f.about(Subject.LAYOUT)).toList();
+    }
+
+    /** Holes through which a driver gets there straight. */
+    private static List<Remedy> windows(KeyFact.Way w, Case c, Facts facts) {
+        double wide = w.key().acrossMm() + WIDER_MM;
+        return w.butForThePart().stream().flatMap(at -> Opening.of("a hole of " + Quantity.mm(wide) + " for the key", at, wide, AccessFact.DRIVER_MM, c, facts).stream()).limit(1).toList();
     }
 
     private static Finding of(KeyFact.Way w, String id) {

@@ -7,17 +7,20 @@ import tinperch.part.form.SeatKind;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 
-/** What else a screw could go into than a thread it cuts itself, with a length of screw for that. */
+/** What else a screw could go into, with a length of screw for that. */
 final class OtherSeats {
     private static final double TURNS = 2;
 
     private OtherSeats() {}
 
+    /** Instead of a thread it cuts itself. */
     static List<Remedy> of(Screw k, Case c) {
-        if (k.end() != SeatKind.CUT || k.seatParam().isEmpty()) {
-            return List.of();
-        }
-        return Stream.of(SeatKind.INSERT, SeatKind.CAPTIVE_NUT).flatMap(s -> {
+        return k.end() == SeatKind.CUT ? of(k, SeatKind.INSERT, SeatKind.CAPTIVE_NUT) : List.of();
+    }
+
+    /** Those of some that its parameter offers. */
+    static List<Remedy> of(Screw k, SeatKind... wanted) {
+        return Stream.of(wanted).filter(s -> k.seatParam().map(p -> p.options().stream().anyMatch(o -> o.value() == s)).orElse(false)).flatMap(s -> {
             // Through a nut it has to be longer: by about what the nut is high and two turns.
             double least = s == SeatKind.INSERT ? k.lengthMm() : k.lengthMm() + s.nutMm(k.thread()) + TURNS * k.thread().pitchMm();
             return k.thread().soldLengthsMm().stream().filter(l -> l >= least - 1e-9).findFirst()

@@ -7,6 +7,7 @@ import tinperch.fact.Facts;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 import tinperch.wiring.PinTable;
 
 /** Do plug and socket have the same on the same pins? Two makes of one connector are wired the other way round as often as not (common practice); turned round, what is plugged in or what feeds it burns. */
@@ -40,7 +41,8 @@ public final class PinsCheck implements Check {
             return Finding.of(id, Severity.FINE, "The plug of " + plug.name() + " has the pins of " + socket.name(), table);
         }
         String before = "Unplug the machine, and bring the pins into order before it is plugged in. " + table;
-        return t.crosses() ? Finding.of(id, Severity.STOP, "Plugged in as it is, " + plug.name() + " gets plus and minus the wrong way on " + socket.name(), before)
-                : Finding.of(id, Severity.LOOK, "The plug of " + plug.name() + " has its pins in another order than " + socket.name(), before);
+        return (t.crosses() ? Finding.of(id, Severity.STOP, "Plugged in as it is, " + plug.name() + " gets plus and minus the wrong way on " + socket.name(), before)
+                : Finding.of(id, Severity.LOOK, "The plug of " + plug.name() + " has its pins in another order than " + socket.name(), before))
+                .with(t.ordered().map(o -> Remedy.of("its pins in order: " + String.join(", ", o.stream().map(p -> p.isEmpty() ? "nothing" : p).toList()), new Change.Wire(plug.id(), plug.wired().pinned(o)))).stream().toList());
     }
 }

@@ -25,8 +25,13 @@ public final class KeyFact implements Fact<List<KeyFact.Way>> {
      * @param straightMm free before it where there is most room, at most a driver's length
      * @param by what stands there; empty for nothing
      * @param turnDeg how far the key gets round there in one go
+     * @param butForThePart in the assembly: ways straight out of it, z along them, that only the part itself is in; none where one is open
      */
-    public record Way(Keyway keyway, HexKey key, double straightMm, String by, double turnDeg) {
+    public record Way(Keyway keyway, HexKey key, double straightMm, String by, double turnDeg, List<Placement> butForThePart) {
+        public Way {
+            butForThePart = List.copyOf(butForThePart);
+        }
+
         /** Whether a driver gets there, or a key that turns from one flat to the next. */
         public boolean isOpen() {
             return straightMm >= AccessFact.DRIVER_MM || straightMm >= key.shortMm() && turnDeg >= HexKey.FLATS_DEG;
@@ -58,6 +63,7 @@ public final class KeyFact implements Fact<List<KeyFact.Way>> {
     private static Way best(Keyway k, Case c, Facts facts, Placement place) {
         HexKey key = HexKey.ofSetScrew(k.thread());
         Way best = null;
+        List<Placement> butForThePart = new ArrayList<>();
         for (Map<String, Double> pose : AccessFact.poses(c.machine().surroundings())) {
             for (int side = 0; side < (k.turns() ? SIDES : 1); side++) {
                 facts.stop().check();
@@ -65,14 +71,17 @@ public final class KeyFact implements Fact<List<KeyFact.Way>> {
                 KeyRoom room = new KeyRoom(socket, c, facts, place, pose, true);
                 KeyRoom.Room straight = room.straight(key.acrossMm() / 2, 6, AccessFact.DRIVER_MM);
                 boolean driver = straight.straightMm() >= AccessFact.DRIVER_MM;
-                Way w = new Way(k, key, straight.straightMm(), straight.by(), driver ? 360 : room.turnDeg(key, straight.straightMm()));
+                Way w = new Way(k, key, straight.straightMm(), straight.by(), driver ? 360 : room.turnDeg(key, straight.straightMm()), List.of());
                 if (w.isOpen()) {
                     return w;
+                }
+                if (new KeyRoom(socket, c, facts, place, pose, false).straight(key.acrossMm() / 2, 6, AccessFact.DRIVER_MM).straightMm() >= AccessFact.DRIVER_MM && !butForThePart.contains(socket(k, side))) {
+                    butForThePart.add(socket(k, side));
                 }
                 best = best == null || w.turnDeg > best.turnDeg || w.turnDeg == best.turnDeg && w.straightMm > best.straightMm ? w : best;
             }
         }
-        return best;
+        return new Way(k, key, best.straightMm, best.by, best.turnDeg, butForThePart);
     }
 
     private static Placement socket(Keyway k, int side) {

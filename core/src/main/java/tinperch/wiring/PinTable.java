@@ -1,5 +1,6 @@
 package tinperch.wiring;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -43,6 +44,21 @@ public record PinTable(List<String> ofPlug, List<String> ofSocket) {
     /** Whether each pin meets its like. */
     public boolean same() {
         return IntStream.range(0, count()).allMatch(i -> alike(plug(i), socket(i)));
+    }
+
+    /** The plug's pins in the order of the socket's; empty where one has no place there, or two want the same. */
+    public Optional<List<String>> ordered() {
+        String[] next = new String[count()];
+        for (int i = 0; i < count(); i++) {
+            Optional<Integer> to = nothing(plug(i)) ? Optional.empty() : goesTo(i);
+            if (!nothing(plug(i)) && (to.isEmpty() || next[to.get()] != null)) {
+                return Optional.empty();
+            }
+            if (to.isPresent()) {
+                next[to.get()] = ofPlug.get(i);
+            }
+        }
+        return Optional.of(Arrays.stream(next).map(p -> p == null ? "" : p).toList());
     }
 
     /** Whether a plus meets a minus, or a supply a line that is none. */

@@ -14,6 +14,7 @@ import tinperch.part.family.WheelCarriage;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 /** Screws over the holes of their site, irons past what stands beside an insert. The mistakes themselves are in the practice rows. */
 public class FitOnSiteTest {
@@ -66,6 +67,9 @@ public class FitOnSiteTest {
         Finding f = found(clamped(-8, 25), "iron.tool").orElseThrow();
         assertEquals(f.severity(), Severity.LOOK);
         assertTrue(f.what().contains("belt clamp"), f.what());
+        Remedy nut = f.remedies().stream().filter(r -> r.label().startsWith("captive nut")).findFirst().orElseThrow();
+        Case c = clamped(-8, 25);
+        assertTrue(found(c.after(Change.all(c.draft(), nut.changes())), "iron.tool").isEmpty(), "a nut needs no iron");
         assertEquals(found(clamped(-8, 6), "iron").orElseThrow().severity(), Severity.FINE, "a low one ends below the inserts' mouths");
     }
 }

@@ -14,11 +14,19 @@ import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
 import tinperch.part.PartExamples;
+import tinperch.part.feature.Anchor;
+import tinperch.part.feature.FaceFrame;
+import tinperch.part.feature.Feature;
+import tinperch.part.feature.kind.PadFeature;
 import tinperch.part.form.Keyway;
 import tinperch.part.mark.Marking;
 import tinperch.part.param.Values;
+import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
+import tinperch.solid.query.Rays;
+import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 import tinperch.upgrade.PartDesign;
 
 /** Keys to the set screws of a gantry's end: its rods' press from above, its pulley's turns with the shaft. The site looks up, so the part stands in the machine as it lies. */
@@ -63,6 +71,30 @@ public class KeyCheckTest {
             assertEquals(f.margin().orElseThrow().limit(), 14.0);
         });
         keys(end(roof("", mouth() + 17))).forEach(f -> assertEquals(f.severity(), Severity.FINE, "17 mm let the short arm in, and nothing stands beside it: " + f.what()));
+    }
+
+    /** A pad of the part's own over a set screw: a hole of the key's width and two millimetres lets a driver straight in; it is a feature like any other. */
+    @Test
+    public void whatThePartItselfShutsInGetsAHoleForTheKey() {
+        Case open = end();
+        Keyway k = new FactsOnce(open).get(FormFact.FORM).form().orElseThrow().keyways().get(0);
+        Mesh m = PartExamples.mesh(open);
+        Rays.Hit under = new Rays(TriangleTree.of(m)).first(k.at().point(5, 0, 5), k.at().w().times(-1), 0).orElseThrow();
+        Mesh.Face face = m.faces().get(m.faceOf(under.triangle()));
+        Anchor middle = Anchor.middle("part", face.feature(), face.normal());
+        Vec3 at = FaceFrame.of(new FactsOnce(open).get(FormFact.FORM).form().orElseThrow().pieces().get(0).solid(), middle).orElseThrow().frame().local(k.at().origin());
+        Feature pad = new Feature("f1", "pad", "Pad", middle.at(at.x(), at.y()), Values.START.with(PadFeature.LENGTH, 9.0).with(PadFeature.WIDTH, 9.0).with(PadFeature.HEIGHT, 4.0), false);
+        Case shut = open.after(Change.all(open.draft(), List.of(new Change.PutFeature(pad))));
+        Finding f = PartExamples.find(shut, "key.0");
+        assertEquals(f.severity(), Severity.STOP);
+        assertTrue(f.what().startsWith("No way for a key"), f.what());
+        Remedy hole = f.remedies().get(0);
+        assertEquals(hole.label(), "a hole of 3.5 mm for the key", "M3 set screws take a key of 1.5 (ISO 4026, value from memory)");
+        Case cured = shut.after(Change.all(shut.draft(), hole.changes()));
+        assertEquals(PartExamples.find(cured, "key.0").severity(), Severity.FINE);
+        double cut = PartExamples.mesh(shut).volumeMm3() - PartExamples.mesh(cured).volumeMm3();
+        assertEquals(cut, Math.PI * 3.5 * 3.5 / 4 * 4, 2, "through the pad and no farther");
+        assertTrue(keys(end(roof("", mouth() + 10))).stream().allMatch(x -> x.remedies().isEmpty()), "no hole of the part's helps against a roof of the machine's");
     }
 
     @Test

@@ -72,7 +72,7 @@ final class ScrewRows {
 
     static List<Row> rows() {
         return List.of(
-                Row.of("P17", "a pad over the pocket of a captive nut", () -> padded(true), () -> padded(false), "nut.mount", "No way in for the nuts of the machine-side screws: .* closes the pocket"),
+                Row.of("P17", "a pad over the pocket of a captive nut", () -> padded(true), () -> padded(false), "nut.mount", "No way in for the nuts of the machine-side screws: .* closes the pocket").cures(),
                 Row.of("P11", "screws cut straight into plastic carry a shaking tool", () -> shaken(90, SeatKind.CUT), () -> shaken(90, SeatKind.INSERT), "hold.part.tool", "do not hold “the shaking tool” for good").cures(),
                 Row.of("P18", "screws go in between the layers of an upright wall", () -> between(SeatKind.CUT), () -> between(SeatKind.LOOSE_NUT), "split.part.fan", "go in between the layers and split them apart").measures(2.88, 0.05).cures(),
                 Row.of("P28", "a guide round a moving upright with 0.05 mm each side", () -> channel(0.05), () -> channel(0.25), "guide.", "binds in the channel: 0.05 mm each side").measures(0.05, 1e-9).cures(),

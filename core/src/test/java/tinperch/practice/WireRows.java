@@ -112,8 +112,8 @@ final class WireRows {
 
     static List<Row> rows() {
         return List.of(
-                Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6),
-                Row.of("P24b", "and is bent too sharply where it is held", () -> kinked(4), () -> kinked(60), "cable.head.bend", "is bent to a radius of"),
+                Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6).cures(),
+                Row.of("P24b", "and is bent too sharply where it is held", () -> kinked(4), () -> kinked(60), "cable.head.bend", "is bent to a radius of").cures(),
                 Row.of("P24d", "and passes a post half a millimetre off", () -> rubbing(0.5), () -> rubbing(3), "cable.head.near.post", "head cable passes post at 0.5 mm").measures(0.5, 0.11),
                 Row.of("P50", "a second fan spliced to an output", () -> spliced(0.25, "o1"), () -> spliced(0.25, "o2"), "output.o1", "Fan output 1 gives 0.4 A, 0.47 A hang on it").measures(0.47, 1e-9).cures(),
                 Row.of("P50b", "two fans that one output bears, but neither is switched alone", () -> spliced(0.1, "o1"), () -> spliced(0.1, "o2"), "output.o1", "switched together").measures(0.32, 1e-9).cures(),
@@ -126,7 +126,7 @@ final class WireRows {
                 Row.of("P51b", "and a resistor that reads too near the lock", () -> paste(1000), () -> paste(680), "stand-in.paste", "Resistor of 1 kΩ reads about 176 °C").measures(6, 0.5),
                 // 200·16·5/8 = 2000 steps for a mm of plunger, × (1.75/38)² = 4.24 (fact of the trade, common practice).
                 Row.of("P61", "a plunger's drive left at 93 steps/mm", () -> plunger(93), () -> plunger(4.24), "plunger.steps.paste", "driven at 93 steps/mm, 4.242 are right.*2000 steps for a mm of its own").measures(2092.6, 0.5).cures(),
-                Row.of("P50c", "a changed fan's plug with plus and minus the other way round", () -> plugged("−, +"), () -> plugged("+, −"), "pins.f", "gets plus and minus the wrong way.*1: − on .24 V, belongs on pin 2"),
+                Row.of("P50c", "a changed fan's plug with plus and minus the other way round", () -> plugged("−, +"), () -> plugged("+, −"), "pins.f", "gets plus and minus the wrong way.*1: − on .24 V, belongs on pin 2").cures(),
                 Row.of("P24c", "the old part also held the probe's cable", () -> torn(true), () -> torn(false), "loose.probe cable", "Nothing is known to hold the probe cable any more"),
                 Row.of("P47", "a fan for 12 V moved to a machine of 24 V", () -> duct(12), () -> duct(24), "voltage.", "made for 12 V.*4.0 times its power").measures(24, 1e-9));
     }

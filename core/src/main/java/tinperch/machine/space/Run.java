@@ -107,6 +107,11 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
         return kind != Kind.CABLE ? 0 : bendMm > 0 ? bendMm : acrossMm * (isMoved() ? BENDS_MOVED : BENDS_STILL);
     }
 
+    /** Another, so long. */
+    public Run withLength(double mm) {
+        return new Run(id, name, kind, holds, acrossMm, wide, bendMm, mm);
+    }
+
     /** Without one of its points. */
     public Run without(int point) {
         List<Hold> left = new ArrayList<>(holds);
