@@ -3,6 +3,7 @@ package tinperch.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import tinperch.fact.BesideFact;
 import tinperch.fact.Facts;
 import tinperch.fact.FormFact;
 import tinperch.fact.RestFact;
@@ -53,13 +54,8 @@ public final class FansCheck implements Check {
         if (place.isEmpty()) {
             return List.of();
         }
-        List<Mouth> own = new ArrayList<>();
-        for (AirPath a : air) {
-            String name = a.mover();
-            a.intake().ifPresent(i -> own.add(new Mouth(name, place.get().times(i.at()), i.diameterMm(), true)));
-            own.add(new Mouth(name, place.get().times(a.outlet()), Math.sqrt(a.outletMm2() / ROUND), false));
-        }
-        List<Mouth> others = others(c);
+        List<Mouth> own = mouths(air, place.get(), "");
+        List<Mouth> others = others(c, facts);
         List<Finding> all = new ArrayList<>();
         for (int i = 0; i < own.size(); i++) {
             Mouth m = own.get(i);
@@ -73,8 +69,18 @@ public final class FansCheck implements Check {
         return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
-    /** Both mouths of each fan of the machine, axes at home. */
-    private static List<Mouth> others(Case c) {
+    /** @param of what the fans are of, " of the duct"; empty for the part's own */
+    private static List<Mouth> mouths(List<AirPath> air, Placement place, String of) {
+        List<Mouth> all = new ArrayList<>();
+        for (AirPath a : air) {
+            a.intake().ifPresent(i -> all.add(new Mouth(a.mover() + of, place.times(i.at()), i.diameterMm(), true)));
+            all.add(new Mouth(a.mover() + of, place.times(a.outlet()), Math.sqrt(a.outletMm2() / ROUND), false));
+        }
+        return all;
+    }
+
+    /** Both mouths of each fan of the machine and of the upgrade's other parts, axes at home. */
+    private static List<Mouth> others(Case c, Facts facts) {
         Surroundings space = c.machine().surroundings();
         Vec3 own = space.shift(c.site().orElseThrow().group(), space.home());
         List<Mouth> all = new ArrayList<>();
@@ -87,6 +93,10 @@ public final class FansCheck implements Check {
                 all.add(new Mouth(n.name(), mouth(middle.plus(w.times(deep / 2)), w), across, false));
                 all.add(new Mouth(n.name(), mouth(middle.minus(w.times(deep / 2)), w.times(-1)), across, true));
             });
+        }
+        for (BesideFact.Beside b : facts.get(BesideFact.BESIDE)) {
+            Vec3 lies = space.shift(b.standing().group(), space.home()).minus(own);
+            all.addAll(mouths(b.form().air(), b.place().moved(lies), " of " + b.standing().name()));
         }
         return all;
     }

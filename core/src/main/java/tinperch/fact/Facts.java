@@ -3,6 +3,7 @@ package tinperch.fact;
 import tinperch.solid.Stop;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
+import tinperch.upgrade.Case;
 
 /** The facts of one case, found out as they are asked for. */
 public interface Facts {
@@ -12,6 +13,9 @@ public interface Facts {
      * @throws Stop.Stopped when nobody waits for it any more
      */
     <T> T get(Fact<T> fact);
+
+    /** The facts of another case, remembered like those of this. */
+    Facts of(Case other);
 
     /** Whether to go on. */
     Stop stop();

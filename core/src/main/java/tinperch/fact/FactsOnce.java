@@ -29,6 +29,11 @@ public final class FactsOnce implements Facts {
     }
 
     @Override
+    public Facts of(Case other) {
+        return new FactsOnce(other);
+    }
+
+    @Override
     public Stop stop() {
         return Stop.NEVER;
     }

@@ -74,6 +74,9 @@ public final class IntakeFact implements Fact<List<IntakeFact.Free>> {
                 near.look(shapes.get(n.id()).tree(), seen, n.name());
             }
         }
+        for (BesideFact.Beside b : facts.get(BesideFact.BESIDE)) {
+            near.look(b.shape().tree(), place.moved(shift.minus(space.shift(b.standing().group(), space.home()))), b.standing().name());
+        }
     }
 
     /** The nearest of everything looked at. */

@@ -41,6 +41,9 @@ final class KeyRoom {
                 all.add(new Seen(shapes.get(n.id()).tree(), socket.moved(shift.minus(space.shift(n.group(), pose))), n.name()));
             }
         }
+        for (BesideFact.Beside b : facts.get(BesideFact.BESIDE)) {
+            all.add(new Seen(b.shape().tree(), socket.moved(shift.minus(space.shift(b.standing().group(), pose))), b.standing().name()));
+        }
         if (pieces) {
             addPieces(socket, facts, own);
         }

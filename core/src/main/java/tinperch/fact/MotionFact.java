@@ -105,7 +105,7 @@ public final class MotionFact implements Fact<Optional<List<MotionFact.Way>>> {
         return all;
     }
 
-    /** What can be run into: neighbours, and belts and cables all of whose points move together. */
+    /** What can be run into: neighbours, the upgrade's other parts, and belts and cables all of whose points move together. */
     static List<Other> others(Case c, Facts facts) {
         Surroundings space = c.machine().surroundings();
         boolean through = facts.get(FormFact.FORM).form().flatMap(PartForm::mount).map(PartForm.Mount::through).orElse(false);
@@ -113,6 +113,7 @@ public final class MotionFact implements Fact<Optional<List<MotionFact.Way>>> {
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
         List<Other> all = new ArrayList<>();
         space.neighbours().stream().filter(n -> n.isMatter() && !(through && n.group().equals(mine))).forEach(n -> all.add(new Other(n, shapes.get(n.id()))));
+        facts.get(BesideFact.BESIDE).forEach(b -> all.add(new Other(b.standing(), b.shape())));
         facts.get(LinesFact.LINES).forEach(l -> l.atZero().ifPresent(s -> all.add(new Other(l.standing(), s))));
         return all;
     }

@@ -18,12 +18,13 @@ public final class PlacedFact implements Fact<Optional<PlacedFact.Placed>> {
      *
      * @param group what it moves with
      * @param neighbours by their ids
+     * @param beside the upgrade's other parts
      */
-    public record Placed(Shape part, String group, Map<String, Shape> neighbours) {}
+    public record Placed(Shape part, String group, Map<String, Shape> neighbours, List<BesideFact.Beside> beside) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(c.recipe(), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts));
+        return List.of(c.recipe(), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts), BesideFact.BESIDE.inputs(c, facts));
     }
 
     @Override
@@ -31,6 +32,6 @@ public final class PlacedFact implements Fact<Optional<PlacedFact.Placed>> {
         Optional<Placement> place = RestFact.inMachine(c, facts);
         DrawingFact.Drawing drawing = facts.get(DrawingFact.DRAWING);
         return drawing == null ? Optional.empty() : place.map(p -> new Placed(Shape.of(drawing.mesh().placed(p)).ready(), c.site().orElseThrow().group(),
-                facts.get(SceneFact.SCENE)));
+                facts.get(SceneFact.SCENE), facts.get(BesideFact.BESIDE)));
     }
 }

@@ -41,7 +41,7 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::mount), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts));
+        return List.of(FormFact.solids(c, facts), facts.get(FormFact.FORM).form().map(PartForm::mount), c.part().siteId(), c.machine().surroundings(), SceneFact.SCENE.inputs(c, facts), BesideFact.BESIDE.inputs(c, facts));
     }
 
     /** Where the assembly goes in the machine with all axes at zero: its mount frame onto the site's. */
@@ -76,6 +76,9 @@ public final class RestFact implements Fact<Optional<List<RestFact.Gap>>> {
         }
         for (LinesFact.Line l : facts.get(LinesFact.LINES)) {
             gaps(l.standing().in(""), l.atHome(), place.get().moved(shift), false, trees, facts, all);
+        }
+        for (BesideFact.Beside b : facts.get(BesideFact.BESIDE)) {
+            gaps(b.standing(), b.shape(), place.get().moved(shift.minus(space.shift(b.standing().group(), home))), b.joined(), trees, facts, all);
         }
         return Optional.of(all);
     }

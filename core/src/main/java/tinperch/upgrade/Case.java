@@ -1,5 +1,6 @@
 package tinperch.upgrade;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -78,12 +79,28 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         return new Case(upgrade, part, kept, machine, printers, hardware, drawer, models);
     }
 
+    /** The cases of the upgrade's other parts that mount on other sites; none of what cannot be made. */
+    public List<Case> others() {
+        List<Case> all = new ArrayList<>();
+        for (PartDesign p : upgrade.parts()) {
+            if (!p.id().equals(part.id()) && !p.siteId().equals(part.siteId()) && machine.surroundings().site(p.siteId()).isPresent()) {
+                try {
+                    all.add(of(upgrade, p.id(), new Shop(printers, hardware, drawer, models), ""));
+                } catch (PartProblem e) {
+                    // Its own judgement says so; here nothing stands there.
+                    continue;
+                }
+            }
+        }
+        return all;
+    }
+
     /**
      * Its content key: of everything its judgement may look at, and of the version that judges. The same key has the same answer, on any
      * thread and any day. Meshes of downloaded models go in by their ids, which are sums of what they hold.
      */
     public ContentKey key() {
-        return ContentKey.of(List.of(ContentKey.ENGINE, recipe, part, upgrade.hostMachineId(), machine, printers, hardware.threads(), hardware.inserts(), drawer));
+        return ContentKey.of(List.of(ContentKey.ENGINE, recipe, part, upgrade.hostMachineId(), machine, printers, hardware.threads(), hardware.inserts(), drawer, others().stream().map(o -> List.of(o.recipe(), o.part().siteId())).toList()));
     }
 
     /** What a change begins with. */

@@ -199,6 +199,11 @@ public class JudgeTest {
         }
 
         @Override
+        public Facts of(Case other) {
+            return new Losing(other, after);
+        }
+
+        @Override
         public Stop stop() {
             return () -> asked.incrementAndGet() > after;
         }

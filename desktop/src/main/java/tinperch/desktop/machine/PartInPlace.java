@@ -195,8 +195,10 @@ public final class PartInPlace extends BorderPane implements View {
         Bounds b = part.bounds();
         List<Neighbour> all = new ArrayList<>(own.neighbours());
         all.add(new Neighbour(PART, c.part().name(), group, Neighbour.Kind.SOLID, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0));
+        placed.beside().forEach(o -> all.add(o.standing()));
         space = new Surroundings(own.axes(), own.groups(), all, own.sites(), List.of(), "", own.poses(), own.runs());
         shapes = new HashMap<>(placed.neighbours());
+        placed.beside().forEach(o -> shapes.put(o.standing().id(), o.shape()));
         shapes.put(PART, part);
         Gaps gaps = new Gaps(space, shapes, PART);
         strips.take(space, gaps);

@@ -151,6 +151,11 @@ final class FactMemory {
         }
 
         @Override
+        public Facts of(Case other) {
+            return new Remembering(other, stop, leaves);
+        }
+
+        @Override
         public Stop stop() {
             return stop;
         }
