@@ -1,12 +1,15 @@
 package tinperch.practice;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +27,13 @@ import tinperch.fact.FactsOnce;
 import tinperch.judge.Assessment;
 import tinperch.judge.Judge;
 import tinperch.judge.Prover;
+import tinperch.machine.model.Model;
+import tinperch.machine.model.ModelCheck;
+import tinperch.measure.Reading;
+import tinperch.measure.sheet.Outcome;
+import tinperch.measure.sheet.Sheet;
+import tinperch.measure.sheet.SheetKind;
+import tinperch.solid.Vec3;
 import tinperch.solid.kernel.Hands;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
@@ -32,7 +42,7 @@ import tinperch.upgrade.Change;
 public class PracticeTest {
     private static final List<Row> ROWS = Stream.of(MotionRows.rows(), HeatRows.rows(), ScrewRows.rows(), AirRows.rows(), PrintRows.rows(), WireRows.rows(), LineRows.rows(), SideRows.rows()).flatMap(List::stream).toList();
     /** Rows nothing says yet, and why. */
-    private static final Map<String, String> WAITING = new TreeMap<>(Map.ofEntries(Map.entry("P03, P08", "said where readings are taken and models are checked, not of a part"), Map.entry("P07", "holes are drawn with the printer's offset already"),
+    private static final Map<String, String> WAITING = new TreeMap<>(Map.ofEntries(Map.entry("P07", "holes are drawn with the printer's offset already"),
             Map.entry("P26", "the housing opens windows by itself"), Map.entry("P67", "settings, not parts")));
     private final Map<String, String> table = new TreeMap<>();
 
@@ -69,6 +79,44 @@ public class PracticeTest {
             Case after = c.after(Change.all(c.draft(), x.changes()));
             return Judge.judge(after, new FactsOnce(after)).findings().stream().filter(y -> y.id().equals(f.id())).allMatch(y -> y.severity() == Severity.FINE);
         }).findFirst();
+    }
+
+    private static List<Reading> read(double... mm) {
+        return Arrays.stream(mm).mapToObj(x -> new Reading(x, Instant.EPOCH, "calipers")).toList();
+    }
+
+    /** P03 is said of the model, where it is checked, before any part is made of it. */
+    @Test
+    public void aModelIsCheckedBeforeItIsBelieved() {
+        table.put("P03", "missed   a downloaded holder believed");
+        List<Reading> spacing = read(30.45, 30.48, 30.51);
+        List<Reading> length = read(60.0, 60.02);
+        Model drawn = new Model("m", "holder", "x", 1, 12, new Vec3(60, 40, 8), "", List.of()).with(new ModelCheck("spacing", "holes 31 apart", 31.0, spacing)).with(new ModelCheck("length", "its length", 60, length));
+        assertEquals(drawn.checks().get(0).differenceMm(1).orElseThrow(), 31.0 - 30.48, 1e-9);
+        assertEquals(drawn.verdict(), Model.Verdict.DISAGREES);
+        assertTrue(drawn.verdictWords().contains("disagree"), drawn.verdictWords());
+        Model right = new Model("m", "holder", "x", 1, 12, new Vec3(60, 40, 8), "", List.of()).with(new ModelCheck("spacing", "holes 30.48 apart", 30.48, spacing)).with(new ModelCheck("length", "its length", 60, length));
+        assertEquals(right.verdict(), Model.Verdict.AGREES);
+        table.put("P03", "caught   a downloaded holder believed, its spacing 31.0, read 30.48: of the model, " + drawn.verdictWords());
+    }
+
+    /** P08 is said on the sheet of the frame's diagonals. By the law of cosines (any handbook): (d − e)(d + e) = 4·a·b·cos of the corner. */
+    @Test
+    public void aFrameOutOfSquareIsSaidOnItsSheet() {
+        table.put("P08", "missed   a frame bolted tight before it was square");
+        double a = 400;
+        double middle = a * Math.sqrt(2);
+        Outcome corner = frame(a, middle + 0.95, middle - 0.95);
+        double deg = 90 - Math.toDegrees(Math.acos(1.9 * 2 * middle / (4 * a * a)));
+        assertEquals(Math.abs(corner.value()), deg, 0.003);
+        assertTrue(corner.doubt() && corner.note().startsWith(String.format(java.util.Locale.ROOT, "%.2f mm per 100 mm", 100 * Math.tan(Math.toRadians(deg)))), corner.note());
+        assertFalse(frame(a, middle, middle).doubt());
+        table.put("P08", "caught   a frame's diagonals differ by 1.9 mm: of its sheet, " + corner.label() + " " + corner.words() + ", " + corner.note());
+    }
+
+    private static Outcome frame(double side, double rising, double falling) {
+        Sheet s = Sheet.empty("s", SheetKind.of("diagonals").orElseThrow()).with("bottom", read(side, side)).with("left", read(side, side)).with("rising", read(rising, rising)).with("falling", read(falling, falling));
+        return s.outcomes().stream().filter(o -> o.label().equals("Corner away from square")).findFirst().orElseThrow();
     }
 
     @AfterClass(alwaysRun = true)

@@ -108,6 +108,8 @@ final class FactMemory {
         private final Case of;
         private final Stop stop;
         private final boolean leaves;
+        /** What one case asked for before it gets without looking at what it follows from again. */
+        private final Map<Fact<?>, Object> had = new ConcurrentHashMap<>();
 
         Remembering(Case of, Stop stop, boolean leaves) {
             this.leaves = leaves;
@@ -118,6 +120,15 @@ final class FactMemory {
         @Override
         @SuppressWarnings("unchecked")
         public <T> T get(Fact<T> fact) {
+            Object value = had.get(fact);
+            if (value == null) {
+                value = found(fact);
+                had.put(fact, value);
+            }
+            return value == NOTHING ? null : (T) value;
+        }
+
+        private <T> Object found(Fact<T> fact) {
             Key key = new Key(fact, fact.inputs(of, this));
             Object value = recall(key);
             if (value == null) {
@@ -134,7 +145,7 @@ final class FactMemory {
                     mine.over.countDown();
                 }
             }
-            return value == NOTHING ? null : (T) value;
+            return value;
         }
 
         private <T> Object made(Fact<T> fact, Key key) {
