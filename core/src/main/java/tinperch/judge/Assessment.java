@@ -2,6 +2,8 @@ package tinperch.judge;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import tinperch.check.Finding;
 import tinperch.check.Severity;
 
@@ -34,6 +36,14 @@ public record Assessment(List<Finding> findings, List<String> pending) {
         List<Finding> all = new ArrayList<>(findings);
         all.addAll(more);
         return new Assessment(all, pending.stream().filter(p -> !p.equals(about)).toList());
+    }
+
+    /** With what the checks that are not done yet said before, so that nothing goes and comes again while they are at it. */
+    public Assessment over(List<Finding> before) {
+        Set<String> told = findings.stream().map(Finding::id).collect(Collectors.toSet());
+        List<Finding> all = new ArrayList<>(findings);
+        before.stream().filter(f -> f.check() != null && pending.contains(f.check().about()) && !told.contains(f.id())).forEach(all::add);
+        return new Assessment(all, pending);
     }
 
     /** Of all that is known, in words: "2 stops, 1 to look at". */

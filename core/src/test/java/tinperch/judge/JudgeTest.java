@@ -179,6 +179,23 @@ public class JudgeTest {
         assertTrue((said.get(0).what() + said.get(0).why()).contains("the weather"), said.toString());
     }
 
+    /** While checks are at it what they said before stays; what a check that is done no longer says goes, and nothing of another part comes in. */
+    @Test
+    public void whatIsNotJudgedYetStaysAsItWas() {
+        Case c = plateCase(values());
+        List<Finding> before = Judge.judge(c, new FactsOnce(c)).findings();
+        assertTrue(before.size() > 5);
+        Assessment pending = new Assessment(List.of(), Checks.ALL.stream().map(Check::about).toList());
+        assertEquals(pending.over(before).findings(), before, "nothing is judged yet");
+        Check first = before.get(0).check();
+        Assessment one = pending.done(first.about(), List.of());
+        assertEquals(one.over(before).findings(), before.stream().filter(f -> f.check() != first).toList(), "it has nothing to say any more");
+        Finding worse = Finding.of(before.get(0).id(), Severity.STOP, "now it stops", "").saidBy(first);
+        assertEquals(pending.done(first.about(), List.of(worse)).over(before).findings().stream().filter(f -> f.id().equals(worse.id())).toList(), List.of(worse), "once, as it is now");
+        assertEquals(new Assessment(List.of(), List.of()).over(before).findings(), List.of());
+        assertEquals(new Assessment(List.of(), List.of("part")).over(before).findings(), List.of(), "of another part nothing stays");
+    }
+
     /** Stop reaches into the work: what nobody waits for ends early, at whatever question it is asked. */
     /** A case asked about by somebody who loses interest at the n-th time of asking. */
     private static final class Losing implements Facts {

@@ -151,6 +151,11 @@ final class FindingRow extends GridPane {
         }
     }
 
+    /** What it says. */
+    Finding finding() {
+        return finding;
+    }
+
     /** Shows where a remedy under the mouse would put the value; null for none. */
     void preview(Margin next) {
         bar.ifPresent(b -> b.preview(next));

@@ -89,7 +89,7 @@ public final class MarginsTray extends VBox {
     private void fill() {
         settling.refresh();
         Assessment now = desk.assessmentProperty().get();
-        List<Finding> findings = now.findings();
+        List<Finding> findings = now.over(shown.values().stream().map(FindingRow::finding).toList()).findings();
         count.setText(findings.isEmpty() && now.pending().isEmpty() ? "" : tally(now));
         boolean empty = findings.isEmpty() && now.pending().isEmpty();
         pseudoClassStateChanged(EMPTY, empty);
