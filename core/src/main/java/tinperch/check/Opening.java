@@ -25,6 +25,8 @@ final class Opening {
     private static final double SQUARE = 1 - 1e-6;
     /** A wall is cut through a little farther than it is thick, mm. */
     private static final double BEYOND_MM = 0.2;
+    /** Beside the middle, where edges of faces like to cross: a line along one may miss both its sides. */
+    private static final double OFF_MM = 0.0137;
     private static final int MOST = 3;
     private static final HoleFeature HOLE = new HoleFeature();
 
@@ -46,7 +48,7 @@ final class Opening {
             Placement own = piece.place().inverse().times(way);
             Mesh mesh = made.get(i).mesh();
             double in = 0;
-            for (Rays.Hit h : new Rays(facts.get(TreesFact.TREES).get(i)).hits(own.origin(), own.w())) {
+            for (Rays.Hit h : new Rays(facts.get(TreesFact.TREES).get(i)).hits(own.point(OFF_MM, OFF_MM / 2, 0), own.w())) {
                 if (h.distanceMm() > asFarMm && h.entering() || all.size() == MOST) {
                     break;
                 }

@@ -52,7 +52,8 @@ public final class WallsFact implements Fact<List<WallsFact.Wall>> {
         for (MeshesFact.Made made : facts.get(MeshesFact.BARE).pieces()) {
             Map<Vec3, Sections> byAxis = new HashMap<>();
             Map<Vec3, AxisProbe> probes = new HashMap<>();
-            for (Cavity cavity : made.piece().cavities()) {
+            // What somebody else drew beside their holes is not ours to judge.
+            for (Cavity cavity : made.piece().cavities().stream().filter(x -> x.purpose() != Cavity.Purpose.DRAWN).toList()) {
                 facts.stop().check();
                 Vec3 w = cavity.axis().w();
                 Sections sections = byAxis.computeIfAbsent(upright(w), k -> new Sections(made.mesh(), k, facts.stop()));

@@ -6,6 +6,7 @@ import tinperch.check.AimCheck;
 import tinperch.check.AirAreaCheck;
 import tinperch.check.BallCheck;
 import tinperch.check.BedFitCheck;
+import tinperch.check.BoreCheck;
 import tinperch.check.BuildCheck;
 import tinperch.check.BushCheck;
 import tinperch.check.CableCheck;
@@ -66,6 +67,7 @@ public final class Checks {
             new ScrewLengthCheck(),
             new SeatCheck(),
             new WallCheck(),
+            new BoreCheck(),
             new CutThreadCheck(),
             new SnapCheck(),
             new BallCheck(),

@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.check.Finding;
 import tinperch.check.Severity;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.FormFact;
@@ -29,6 +30,8 @@ import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.query.MeshRounds;
+import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 
 public class FittedModelTest {
     private static final int SIDES = 64;
@@ -124,6 +127,28 @@ public class FittedModelTest {
         assertEquals(PartExamples.find(ModelExamples.of(block(), bored("M5", 3), 0, ""), "wall.part.holes.clearance.around").margin().orElseThrow().value(), 2.25, 0.03);
         // A printer that makes holes small by 2 mm: 7.5 wide leaves 1.25.
         assertEquals(PartExamples.find(ModelExamples.of(block(), bored("M5", 3), 2, ""), "wall.part.holes.clearance.around").severity(), Severity.STOP);
+    }
+
+    /** Practice P07: 3.0 drawn, holes 0.2 small: 2.8 against 3.4 (ISO 273 medium, M3). Two holes of 3 through the block and a blind one of 6 in it. */
+    @Test
+    public void holesAsDrawnThatNoScrewGoesThroughAreSaidAndBored() {
+        Case c = ModelExamples.of(block(), PLAIN, 0.2, "");
+        Finding f = PartExamples.find(c, "bore.part.m3");
+        assertEquals(f.severity(), Severity.LOOK);
+        assertEquals(f.margin().orElseThrow().value(), 2.8, 1e-9);
+        assertEquals(f.margin().orElseThrow().limit(), 3.4, 1e-9);
+        assertTrue(f.what().startsWith("2 holes drawn at 3 mm come out at 2.8 mm: no M3"), f.what());
+        Finding six = PartExamples.find(c, "bore.part.m6");
+        assertEquals(six.margin().orElseThrow().value(), 5.8, 1e-9);
+        Case bored = c.after(Change.all(c.draft(), f.remedies().get(0).changes()));
+        assertTrue(PartExamples.findings(bored).stream().noneMatch(x -> x.id().equals("bore.part.m3")), "bored");
+        assertEquals(PartExamples.mesh(bored).volumeMm3(), mesh(bored("M3", 3), 0.2).volumeMm3(), 1, "as if it were made so from the beginning");
+        Case blind = c.after(Change.all(c.draft(), six.remedies().get(0).changes()));
+        assertEquals(PartExamples.mesh(blind).volumeMm3(), mesh(PLAIN, 0.2).volumeMm3() - 4 * (around(6.8) - inside(6)), 2, "no deeper than it was");
+        assertTrue(PartExamples.findings(ModelExamples.of(block(), bored("M3", 3), 0.2, "")).stream().noneMatch(x -> x.id().startsWith("bore.")));
+        Finding plain = PartExamples.find(ModelExamples.of(block(), PLAIN, 0, ""), "bore.part.m3");
+        assertTrue(plain.what().startsWith("2 holes are drawn at 3 mm: no M3"), plain.what());
+        assertTrue(PartExamples.findings(ModelExamples.of(block().scaled(3.4 / 3), PLAIN, 0, "")).stream().noneMatch(x -> x.id().equals("bore.part.m3")), "3.4 takes an M3");
     }
 
     private static String problem(Mesh mesh, Values v) {

@@ -41,6 +41,7 @@ import tinperch.machine.Machine;
 import tinperch.part.Models;
 import tinperch.part.family.ToolCarriagePlate;
 import tinperch.part.form.Lie;
+import tinperch.part.param.Values;
 import tinperch.solid.Mesh;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -158,6 +159,16 @@ public class EditAndExportTest extends TempFolder {
         }
         assertEquals(items(c).get(0).mesh().bounds(), items(drawn).get(0).mesh().bounds());
         assertNotEquals(Parcel.of(c, items(c), "R5").picture().get().orElseThrow(), Parcel.of(drawn, items(drawn), "R5").picture().get().orElseThrow());
+    }
+
+    /** The guard's four holes are left as somebody drew them: to a cutter they are circles all the same. */
+    @Test
+    public void holesAsDrawnAreCirclesToACutter() throws IOException {
+        Upgrade u = state.upgrade("turnstone-guard").orElseThrow();
+        Case c = Case.of(u.with(u.parts().get(0).with(Values.START)), "p1", state.shop(models), "R1");
+        PartFormat dxf = PartFormats.ALL.stream().filter(f -> f.ending().equals(".dxf")).findFirst().orElseThrow();
+        String text = Files.readString(PartExport.write(Parcel.of(c, items(c), "R1"), dxf, folder).get(0));
+        assertEquals(text.split("CIRCLE", -1).length - 1, 4);
     }
 
     /** R4 stays R4: written again after the readings, the printer and the part have changed, the files are the same byte for byte. */

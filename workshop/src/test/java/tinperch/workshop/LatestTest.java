@@ -73,6 +73,36 @@ public class LatestTest {
         assertEquals(got, List.of(0, 1, 4, 9, 16));
     }
 
+    @Test
+    public void aCrewThatIsToFinishDoesWhatWasGivenAndLaterOnesAtOnce() {
+        List<Integer> got = Collections.synchronizedList(new ArrayList<>());
+        CountDownLatch begun = new CountDownLatch(1);
+        Crew crew = new Crew("test", Runnable::run);
+        crew.give(() -> {
+            begun.countDown();
+            sleep(50);
+            return 1;
+        }, got::add);
+        crew.give(() -> 2, got::add);
+        await(begun);
+        crew.finish();
+        assertEquals(got, List.of(1, 2), "it waits for what was given");
+        crew.give(() -> 3, got::add);
+        assertEquals(got, List.of(1, 2, 3), "nothing is lost that comes too late");
+        Crew now = Crew.atOnce();
+        now.give(() -> 4, got::add);
+        now.finish();
+        assertEquals(got, List.of(1, 2, 3, 4));
+    }
+
+    private static void sleep(long ms) {
+        try {
+            Thread.sleep(ms);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     private static void await(CountDownLatch latch) {
         try {
             latch.await(5, TimeUnit.SECONDS);

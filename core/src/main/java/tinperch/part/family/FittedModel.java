@@ -129,14 +129,28 @@ public final class FittedModel implements PartFamily {
         for (MeshRounds.Round hole : chosen(ref, model, in)) {
             String name = "hole " + (cuts.size() + 1);
             double width = diameterMm(hole, in);
-            Vec3 along = hole.axis() == 0 ? Vec3.X : hole.axis() == 1 ? Vec3.Y : Vec3.Z;
-            Placement mouth = Placement.along(hole.middle().minus(along.times(hole.length() / 2)), along, hole.axis() == 0 ? Vec3.Y : Vec3.X);
+            Placement mouth = mouth(hole);
             cuts.add(Leaf.extrusion(name, Profile.hole(0, 0, width, SIDES), mouth, -BEYOND_MM, hole.length() + BEYOND_MM).placed(name, place));
             Vec3 at = place.point(mouth.origin().x(), mouth.origin().y(), mouth.origin().z());
-            cavities.add(Cavity.hole(name, "holes." + cuts.size(), name, Placement.along(at, turned(place, along), turned(place, mouth.u())), width, hole.length()));
+            cavities.add(Cavity.hole(name, "holes." + cuts.size(), name, Placement.along(at, turned(place, mouth.w()), turned(place, mouth.u())), width, hole.length()));
+        }
+        if (!in.get(BORED).bored()) {
+            model.rounds().stream().filter(MeshRounds.Round::hole).forEach(h -> cavities.add(drawn(h, place, cavities.size() + 1)));
         }
         Solid solid = cuts.isEmpty() ? body : new Solid.Difference(body, cuts);
         return PartForm.of(Piece.only("model", solid, cavities, List.of()), List.of(), List.of(), dimensions(body.bounds()), Optional.empty());
+    }
+
+    private static Cavity drawn(MeshRounds.Round hole, Placement place, int n) {
+        Placement mouth = mouth(hole);
+        Vec3 at = place.point(mouth.origin().x(), mouth.origin().y(), mouth.origin().z());
+        return Cavity.hole("hole " + n, "holes." + n, "hole " + n, Placement.along(at, turned(place, mouth.w()), turned(place, mouth.u())), hole.diameter(), hole.length()).of(Cavity.Purpose.DRAWN);
+    }
+
+    /** Where a hole begins, in the model's own coordinates. */
+    private static Placement mouth(MeshRounds.Round hole) {
+        Vec3 along = hole.axis() == 0 ? Vec3.X : hole.axis() == 1 ? Vec3.Y : Vec3.Z;
+        return Placement.along(hole.middle().minus(along.times(hole.length() / 2)), along, hole.axis() == 0 ? Vec3.Y : Vec3.X);
     }
 
     private static Vec3 turned(Placement place, Vec3 d) {

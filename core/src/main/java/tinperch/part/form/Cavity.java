@@ -30,6 +30,11 @@ public record Cavity(String feature, String group, String label, Purpose purpose
         this(feature, group, label, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, 0);
     }
 
+    /** The same for something else. */
+    public Cavity of(Purpose next) {
+        return new Cavity(feature, group, label, next, axis, widthMm, sides, depthMm, through, boreMm, under, slotMm);
+    }
+
     /** The same drawn out to a slot. */
     public Cavity slotted(double mm) {
         return new Cavity(feature, group, label, purpose, axis, widthMm, sides, depthMm, through, boreMm, under, mm);
@@ -62,6 +67,8 @@ public record Cavity(String feature, String group, String label, Purpose purpose
         NUT,
         /** A screw's head sits in it. */
         HEAD,
+        /** As somebody else drew it: nothing was added for the printer, and it is for whatever goes through. */
+        DRAWN,
         /** Anything else that is hollow on purpose. */
         POCKET
     }

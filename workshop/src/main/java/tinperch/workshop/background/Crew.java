@@ -4,6 +4,7 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -34,7 +35,7 @@ public final class Crew {
         return new Crew();
     }
 
-    /** Waits until all that was given is done, at most a minute; nothing can be given after it. */
+    /** Waits until all that was given is done, at most a minute; what is given after that is done while it is given. */
     public void finish() {
         if (thread instanceof ExecutorService threads) {
             threads.shutdown();
@@ -61,7 +62,12 @@ public final class Crew {
             T result = work.get();
             deliverOn.execute(() -> done.accept(result));
         });
-        thread.execute(this::next);
+        try {
+            thread.execute(this::next);
+        } catch (RejectedExecutionException e) {
+            // Given after the last: nobody else does it any more.
+            next();
+        }
     }
 
     private void next() {
