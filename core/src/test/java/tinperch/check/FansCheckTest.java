@@ -6,6 +6,8 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import java.util.stream.Stream;
 import org.testng.annotations.Test;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.IntakeFact;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
@@ -39,6 +41,26 @@ public class FansCheckTest {
         assertEquals(f.margin().orElseThrow().value(), 30, 1e-6, "from −40 to −10");
         assertEquals(f.margin().orElseThrow().limit(), (38 + 40) / 2.0, 1.01, "a fan of 40 draws through about 38");
         assertEquals(found(fan("", new Vec3(-70, -20, -20), "-x")).get(0).severity(), Severity.FINE, "50 mm are enough");
+    }
+
+    private static Case facing(double apartMm) {
+        Surroundings s = new Surroundings(List.of(), List.of(), List.of(), List.of(new Site("there", "there", "", Vec3.ZERO, Vec3.X, 0, 0.3, ""), new Site("opposite", "opposite", "", Vec3.X.times(-apartMm - 20), Vec3.X.times(-1), 0, 0.3, "")));
+        Machine m = PartExamples.machine("upgraded", 200, 200, 200, Machine.State.IN_PIECES, "PETG").withSurroundings(s).withEnclosed(false);
+        PartDesign duct = PartDesign.of("p1", "fan-duct", "duct", Values.START.with(Marking.HEIGHT, 0.0)).atSite("there");
+        return Case.of(PartExamples.upgrade(duct, duct.withId("p2").withName("other duct").atSite("opposite")), "p1", PartExamples.shop(m), "");
+    }
+
+    /** Another part of the upgrade has a fan too: both are 10 thick and draw from the gap between them, and what stands there is before an intake as any neighbour is. */
+    @Test
+    public void fansOfOtherPartsOfTheUpgradeCount() {
+        Finding f = PartExamples.findings(facing(30)).stream().filter(x -> x.id().startsWith("fans.") && x.what().contains("other duct")).findFirst().orElseThrow();
+        assertEquals(f.severity(), Severity.LOOK);
+        assertEquals(f.margin().orElseThrow().value(), 30, 1e-6);
+        assertEquals(PartExamples.findings(facing(60)).stream().filter(x -> x.id().startsWith("fans.") && x.what().contains("other duct")).findFirst().orElseThrow().severity(), Severity.FINE);
+        // Through the other's fan one looks as far as its duct bends.
+        IntakeFact.Free free = new FactsOnce(facing(8)).get(IntakeFact.INTAKES).get(0);
+        assertEquals(free.of(), "other duct");
+        assertTrue(free.mm() >= 8 && free.mm() < 60, "the other stands before it: " + free.mm());
     }
 
     @Test

@@ -73,6 +73,22 @@ public class KeyCheckTest {
         keys(end(roof("", mouth() + 17))).forEach(f -> assertEquals(f.severity(), Severity.FINE, "17 mm let the short arm in, and nothing stands beside it: " + f.what()));
     }
 
+    /** What a neighbour is to a key another part of the same upgrade is too: a plate 10 mm above a set screw's mouth. */
+    @Test
+    public void anotherPartOfTheUpgradeStandsBeforeItToo() {
+        Keyway k = new FactsOnce(end()).get(FormFact.FORM).form().orElseThrow().keyways().get(0);
+        Surroundings s = end().machine().surroundings();
+        Vec3 above = k.at().origin().plus(Vec3.Z.times(10));
+        Machine m = end().machine().with(PartExamples.holes("mount", 60, 50)).with(PartExamples.holes("tool", 32, 32))
+                .withSurroundings(new Surroundings(s.axes(), s.groups(), s.neighbours(), List.of(s.sites().get(0), new Site("above", "above", "", above, Vec3.Z, 0, 0.3, ""))));
+        PartDesign plate = PartExamples.plate(PartExamples.values()).withId("p2").atSite("above");
+        Case c = Case.of(PartExamples.upgrade(end().part(), plate), "p1", PartExamples.shop(m), "");
+        Finding f = PartExamples.find(c, "key.0");
+        assertEquals(f.severity(), Severity.STOP);
+        assertTrue(f.what().endsWith("Carriage plate stands before it"), f.what());
+        assertEquals(f.margin().orElseThrow().value(), 10 - 0.3, 0.15, "from a little over its mouth");
+    }
+
     /** A pad of the part's own over a set screw: a hole of the key's width and two millimetres lets a driver straight in; it is a feature like any other. */
     @Test
     public void whatThePartItselfShutsInGetsAHoleForTheKey() {
