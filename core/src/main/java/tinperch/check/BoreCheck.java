@@ -11,8 +11,6 @@ import tinperch.fact.Facts;
 import tinperch.fact.MeshesFact;
 import tinperch.hardware.ScrewThread;
 import tinperch.machine.Machine;
-import tinperch.part.feature.Anchor;
-import tinperch.part.feature.FaceFrame;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.kind.HoleFeature;
 import tinperch.part.form.Cavity;
@@ -21,7 +19,6 @@ import tinperch.part.param.Values;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Mesh;
-import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
@@ -37,7 +34,6 @@ public final class BoreCheck implements Check {
     private static final double WIDER = 1.25;
     private static final double SAME_MM = 0.05;
     private static final int MOST = 12;
-    private static final HoleFeature HOLE = new HoleFeature();
 
     @Override
     public String about() {
@@ -74,8 +70,9 @@ public final class BoreCheck implements Check {
         double wanted = t.clearanceMm(ScrewThread.Fit.MEDIUM);
         String host = c.host().map(Machine::name).orElse("the printer");
         String mm = Quantity.mm(Math.round(drawn * 100) / 100.0);
-        String many = holes.size() == 1 ? "A hole drawn at " + mm + " comes out at " : holes.size() + " holes drawn at " + mm + " come out at ";
-        return Finding.of("bore." + p.id() + "." + t.name().toLowerCase(Locale.ROOT), Severity.LOOK, offset == 0 ? (holes.size() == 1 ? "A hole is" : holes.size() + " holes are") + " drawn at " + mm + ": no " + t.name() + " goes through" : many + Quantity.mm(comes) + ": no " + t.name() + " goes through",
+        boolean one = holes.size() == 1;
+        String what = (one ? "A hole " : holes.size() + " holes ") + (offset == 0 ? (one ? "is" : "are") + " drawn at " + mm : "drawn at " + mm + (one ? " comes" : " come") + " out at " + Quantity.mm(comes)) + ": no " + t.name() + " goes through";
+        return Finding.of("bore." + p.id() + "." + t.name().toLowerCase(Locale.ROOT), Severity.LOOK, what,
                 "Nothing was added to what somebody else drew" + (offset == 0 ? "" : ", and holes come out " + Quantity.mm(offset) + " small on " + host) + ". Through a hole for it an " + t.name() + " wants " + Quantity.mm(wanted)
                         + " (ISO 273, medium). If no screw is meant to go through, live with it.")
                 .measured(new Margin(comes, wanted, Unit.MM, true)).at(p.id(), holes.get(0).feature()).with(bored(m, t, holes, c.part()).stream().toList());
@@ -103,13 +100,11 @@ public final class BoreCheck implements Check {
         for (boolean begins : new boolean[] {true, false}) {
             Vec3 out = begins ? w.times(-1) : w;
             Vec3 end = x.axis().point(0, 0, begins ? 0 : x.depthMm());
-            Optional<Anchor> anchor = mesh.faces().stream().filter(f -> f.normal().dot(out) > 1 - 1e-6 && Math.abs(f.offset() - out.dot(end)) < SAME_MM).findFirst().map(f -> Anchor.middle(p.id(), f.feature(), out));
-            Optional<Placement> frame = anchor.flatMap(a -> FaceFrame.of(p.solid(), a)).map(FaceFrame::frame);
-            if (frame.isPresent()) {
-                Vec3 at = frame.get().local(x.axis().origin());
-                double deep = -Math.min(at.z(), frame.get().local(x.axis().point(0, 0, x.depthMm())).z());
-                Values v = Values.START.with(HoleFeature.FOR, Optional.of(t.name())).with(HoleFeature.DEPTH, Math.ceil(100 * deep + 1) / 100);
-                return Optional.of(new Feature(part.nextFeatureId(), HOLE.id(), label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1), anchor.get().at(at.x(), at.y()), v, false));
+            Vec3 other = x.axis().point(0, 0, begins ? x.depthMm() : 0);
+            Optional<Feature> hole = mesh.faces().stream().filter(f -> f.normal().dot(out) > 1 - 1e-6 && Math.abs(f.offset() - out.dot(end)) < SAME_MM).findFirst()
+                    .flatMap(f -> Opening.bored(part, p, f, other, label, Values.START.with(HoleFeature.FOR, Optional.of(t.name()))));
+            if (hole.isPresent()) {
+                return hole;
             }
         }
         return Optional.empty();

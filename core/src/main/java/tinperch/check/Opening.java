@@ -2,6 +2,7 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import tinperch.fact.Facts;
 import tinperch.fact.MeshesFact;
@@ -25,6 +26,8 @@ final class Opening {
     private static final double SQUARE = 1 - 1e-6;
     /** A wall is cut through a little farther than it is thick, mm. */
     private static final double BEYOND_MM = 0.2;
+    /** No hole leaves a skin, mm. */
+    private static final double SKIN_MM = 0.01;
     /** Beside the middle, where edges of faces like to cross: a line along one may miss both its sides. */
     private static final double OFF_MM = 0.0137;
     private static final int MOST = 3;
@@ -69,14 +72,21 @@ final class Opening {
 
     /** Through the wall that a way goes into at a distance and comes out of through a face. */
     private static Optional<Feature> hole(PartDesign part, Piece piece, Mesh.Face out, Placement own, double inMm, String label, double widthMm) {
-        if (out.normal().dot(own.w()) < SQUARE) {
-            return Optional.empty();
-        }
-        Anchor anchor = Anchor.middle(piece.id(), out.feature(), out.normal());
+        return out.normal().dot(own.w()) < SQUARE ? Optional.empty()
+                : bored(part, piece, out, own.point(0, 0, inMm - BEYOND_MM), label, Values.START.with(HoleFeature.FOR, Optional.empty()).with(HoleFeature.DIAMETER, Math.round(10 * widthMm) / 10.0));
+    }
+
+    /**
+     * A hole square into a face; empty where that face is none a feature can stand on.
+     *
+     * @param to where it is to reach to, and a little farther
+     * @param v what it is, but for its depth
+     */
+    static Optional<Feature> bored(PartDesign part, Piece piece, Mesh.Face face, Vec3 to, String label, Values v) {
+        Anchor anchor = Anchor.middle(piece.id(), face.feature(), face.normal());
         return FaceFrame.of(piece.solid(), anchor).map(f -> {
-            Vec3 into = f.frame().local(own.point(0, 0, inMm));
-            Values v = Values.START.with(HoleFeature.FOR, Optional.empty()).with(HoleFeature.DIAMETER, Math.round(10 * widthMm) / 10.0).with(HoleFeature.DEPTH, Math.ceil(10 * (BEYOND_MM - into.z())) / 10.0);
-            return new Feature(part.nextFeatureId(), HOLE.id(), label.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + label.substring(1), anchor.at(into.x(), into.y()), v, false);
+            Vec3 end = f.frame().local(to);
+            return new Feature(part.nextFeatureId(), HOLE.id(), label.substring(0, 1).toUpperCase(Locale.ROOT) + label.substring(1), anchor.at(end.x(), end.y()), v.with(HoleFeature.DEPTH, Math.ceil(100 * (SKIN_MM - end.z())) / 100), false);
         });
     }
 }
