@@ -7,14 +7,24 @@ import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 import tinperch.upgrade.Case;
 
-/** Facts of one case on the calling thread, remembered for as long as this is: for tests, scripts and whoever can wait. */
+/**
+ * Facts of one case on the calling thread, remembered for as long as this is: for tests, scripts and whoever can wait. Those of another
+ * case take over what follows from the same, and begin with the solids of this one: a remedy that is tried out changes little.
+ */
 public final class FactsOnce implements Facts {
     private final Case of;
     private final Map<Fact<?>, Object> known = new HashMap<>();
+    private final Map<Fact<?>, Object> follows = new HashMap<>();
     private final Map<String, PlaneMemory> memories = new HashMap<>();
+    private final FactsOnce before;
 
     public FactsOnce(Case of) {
+        this(of, null);
+    }
+
+    private FactsOnce(Case of, FactsOnce before) {
         this.of = of;
+        this.before = before;
     }
 
     @Override
@@ -22,15 +32,24 @@ public final class FactsOnce implements Facts {
     public <T> T get(Fact<T> fact) {
         Object value = known.get(fact);
         if (value == null) {
-            value = fact.compute(of, this);
+            value = before != null && before.known.containsKey(fact) && before.inputs(fact).equals(inputs(fact)) ? before.known.get(fact) : fact.compute(of, this);
             known.put(fact, value);
         }
         return (T) value;
     }
 
+    private Object inputs(Fact<?> fact) {
+        Object value = follows.get(fact);
+        if (value == null) {
+            value = fact.inputs(of, this);
+            follows.put(fact, value);
+        }
+        return value;
+    }
+
     @Override
     public Facts of(Case other) {
-        return new FactsOnce(other);
+        return new FactsOnce(other, this);
     }
 
     @Override
@@ -45,6 +64,6 @@ public final class FactsOnce implements Facts {
 
     @Override
     public PlaneMemory memory(String name) {
-        return memories.computeIfAbsent(name, k -> new PlaneMemory());
+        return memories.computeIfAbsent(name, k -> before != null && before.memories.containsKey(name) ? before.memories.get(name).lent() : new PlaneMemory());
     }
 }

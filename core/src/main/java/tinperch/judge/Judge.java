@@ -29,7 +29,7 @@ public final class Judge {
     public static Assessment thorough(Case c) {
         Facts facts = new FactsOnce(c);
         Assessment a = judge(c, facts);
-        return Prover.proven(a, Prover.all(c, a, FactsOnce::new, Hands.ONE));
+        return Prover.proven(a, Prover.all(c, a, facts::of, Hands.ONE));
     }
 
     /** One check's findings; a check that fails says so instead of leaving a hole nobody sees. */

@@ -13,6 +13,7 @@ import tinperch.part.PartExamples;
 import tinperch.part.form.PartForm;
 import tinperch.part.param.Values;
 import tinperch.solid.Bounds;
+import tinperch.solid.Mesh;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -109,9 +110,10 @@ public class StrengthCheckTest {
     @Test
     public void rightOverItsFixingThereIsNothingToWalk() {
         Placement m = mount();
-        Vec3 on = new FactsOnce(PLAIN).get(MeshesFact.BARE).pieces().get(0).mesh().point(0);
-        for (int i = 0; i < new FactsOnce(PLAIN).get(MeshesFact.BARE).pieces().get(0).mesh().pointCount(); i++) {
-            Vec3 p = new FactsOnce(PLAIN).get(MeshesFact.BARE).pieces().get(0).mesh().point(i);
+        Mesh mesh = new FactsOnce(PLAIN).get(MeshesFact.BARE).pieces().get(0).mesh();
+        Vec3 on = mesh.point(0);
+        for (int i = 0; i < mesh.pointCount(); i++) {
+            Vec3 p = mesh.point(i);
             on = Math.abs(m.local(p).z()) < Math.abs(m.local(on).z()) ? p : on;
         }
         Case c = bearing("PETG", new Load("l1", "", "part", on, Vec3.Z.times(50), Load.Lasting.STEADY));

@@ -42,6 +42,7 @@ import tinperch.part.family.ToolCarriagePlate;
 import tinperch.part.param.NumberParam;
 import tinperch.part.param.Param;
 import tinperch.part.param.Values;
+import tinperch.quantity.Unit;
 import tinperch.solid.kernel.Hands;
 import tinperch.solid.kernel.PlaneMemory;
 import tinperch.upgrade.Case;
@@ -119,11 +120,13 @@ public class JudgeTest {
             }
             Case c = plateCase(v);
             Assessment before = Judge.thorough(c);
+            Facts facts = new FactsOnce(c);
+            Judge.judge(c, facts);
             for (Finding f : before.findings()) {
                 for (Remedy remedy : f.remedies()) {
                     offered++;
                     Case after = c.after(Change.all(c.draft(), remedy.changes()));
-                    Assessment now = Judge.judge(after, new FactsOnce(after));
+                    Assessment now = Judge.judge(after, facts.of(after));
                     Severity then = now.findings().stream().filter(x -> x.id().equals(f.id())).map(Finding::severity).findFirst().orElse(Severity.FINE);
                     assertTrue(then == Severity.FINE || !remedy.leaves().isEmpty(), seed + ": “" + remedy.label() + "” for “" + f.what() + "” leaves " + then);
                     assertTrue(now.count(Severity.STOP) <= before.count(Severity.STOP) || !remedy.leaves().isEmpty(), seed + ": “" + remedy.label() + "” brings a Stop");
@@ -156,6 +159,19 @@ public class JudgeTest {
             other.addAll(Judge.ask(Checks.ALL.get(i), c, backwards));
         }
         assertEquals(new HashSet<>(other), new HashSet<>(once));
+    }
+
+    /** What one case takes over from another is what it would have found by itself, whatever was changed between them. */
+    @Test(dataProvider = "families")
+    public void whatIsTakenOverIsWhatWouldBeFound(PartFamily family) {
+        Case c = started(family);
+        Facts first = new FactsOnce(c);
+        Judge.judge(c, first);
+        List<NumberParam> numbers = family.params().stream().filter(p -> p instanceof NumberParam n && n.unit() == Unit.MM).map(NumberParam.class::cast).toList();
+        for (NumberParam n : List.of(numbers.get(0), numbers.get(numbers.size() / 2))) {
+            Case other = caseOf(c.part().with(n.set(c.part().values(), Math.min(n.max(), n.of(c.part().values()) + 1.3))), shop(60, 50, 32, 32));
+            assertEquals(Judge.judge(other, first.of(other)).findings(), Judge.judge(other, new FactsOnce(other)).findings(), n.label());
+        }
     }
 
     /** A check that breaks is said to be unable to tell; the others stand. */

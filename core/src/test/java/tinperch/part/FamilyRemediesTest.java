@@ -7,6 +7,7 @@ import org.testng.annotations.Test;
 import tinperch.check.Finding;
 import tinperch.check.Remedy;
 import tinperch.check.Severity;
+import tinperch.fact.Facts;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.MeshesFact;
 import tinperch.judge.Judge;
@@ -22,14 +23,15 @@ public class FamilyRemediesTest {
         int tried = 0;
         for (int n = 0; n < 12; n++) {
             Case c = FamilyContractTest.marked(f, FamilyContractTest.random(f, r, 0.12));
-            if (new FactsOnce(c).get(MeshesFact.BARE).pieces().isEmpty()) {
+            Facts facts = new FactsOnce(c);
+            if (facts.get(MeshesFact.BARE).pieces().isEmpty()) {
                 continue;
             }
             for (Finding x : Judge.thorough(c).findings()) {
                 for (Remedy remedy : x.remedies()) {
                     Case after = c.after(Change.all(c.draft(), remedy.changes()));
-                    Severity then = Judge.judge(after, new FactsOnce(after)).findings().stream().filter(y -> y.id().equals(x.id())).map(Finding::severity)
-                            .findFirst().orElse(Severity.FINE);
+                    Severity then = Judge.ask(x.check(), after, facts.of(after)).stream().filter(y -> y.id().equals(x.id())).map(Finding::severity).findFirst()
+                            .orElse(Severity.FINE);
                     assertTrue(then == Severity.FINE || !remedy.leaves().isEmpty(), x.what() + " → " + remedy.label() + " leaves " + then);
                     tried++;
                 }

@@ -73,7 +73,7 @@ public class PracticeTest {
     }
 
     private static Optional<Remedy> cure(Case c, Finding f, Row r) {
-        List<Prover.Tried> tried = Prover.all(c, new Assessment(List.of(f), List.of()), FactsOnce::new, Hands.ONE).getOrDefault(f, List.of());
+        List<Prover.Tried> tried = Prover.all(c, new Assessment(List.of(f), List.of()), new FactsOnce(c)::of, Hands.ONE).getOrDefault(f, List.of());
         return tried.stream().map(Prover.Tried::remedy).filter(x -> {
             Case after = c.after(Change.all(c.draft(), x.changes()));
             return Judge.judge(after, new FactsOnce(after)).findings().stream().filter(y -> y.id().equals(f.id())).allMatch(y -> y.severity() == Severity.FINE);
