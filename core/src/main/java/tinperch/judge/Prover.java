@@ -48,7 +48,7 @@ public final class Prover {
             if (f.severity() != Severity.FINE) {
                 for (Remedy r : f.remedies()) {
                     of.add(f);
-                    work.add(() -> attempt(f, r, c, now, facts, MOST_PULLS).stream().toList());
+                    work.add(() -> attempt(f, r, c, now, facts, MOST_PULLS, false).stream().toList());
                 }
                 if (f.subject() == Subject.LAYOUT && f.severity() == Severity.STOP) {
                     of.add(f);
@@ -77,7 +77,7 @@ public final class Prover {
             if (all.size() == MOST_WAYS) {
                 break;
             }
-            attempt(f, Remedy.of(w.label(), new Change.Layout(w.values())), c, now, facts, 1)
+            attempt(f, Remedy.of(w.label(), new Change.Layout(w.values())), c, now, facts, 1, true)
                     .filter(x -> x.after().count(Severity.STOP) < now.count(Severity.STOP) && x.remedy().leaves().isEmpty()).ifPresent(all::add);
         }
         return all;
@@ -91,7 +91,8 @@ public final class Prover {
         }
     }
 
-    private static Optional<Tried> attempt(Finding f, Remedy r, Case c, Assessment now, Function<Case, Facts> facts, int pulls) {
+    /** @param wholly whether one that only betters it is not worth being judged any further */
+    private static Optional<Tried> attempt(Finding f, Remedy r, Case c, Assessment now, Function<Case, Facts> facts, int pulls, boolean wholly) {
         if (!inRange(r)) {
             return Optional.empty();
         }
@@ -106,15 +107,15 @@ public final class Prover {
         }
         Facts found = facts.apply(next);
         found.stop().check();
-        if (r.pull().isPresent() && f.check() != null) {
-            // Whether a lever is pulled far enough its own check tells, long before all others are asked.
+        if (f.check() != null) {
+            // Whether it helps at all its own check tells, long before all others are asked.
             Optional<Finding> alone = Judge.ask(f.check(), next, found).stream().filter(x -> x.id().equals(f.id())).findFirst();
             if (alone.filter(x -> x.severity() != Severity.FINE).isPresent()) {
-                Optional<Remedy> more = pulls > 1 ? more(f, alone.get(), r) : Optional.empty();
+                Optional<Remedy> more = pulls > 1 && r.pull().isPresent() ? more(f, alone.get(), r) : Optional.empty();
                 if (more.isPresent()) {
-                    return attempt(f, more.get(), c, now, facts, pulls - 1);
+                    return attempt(f, more.get(), c, now, facts, pulls - 1, wholly);
                 }
-                if (!better(f, alone.get())) {
+                if (wholly || !better(f, alone.get())) {
                     return Optional.empty();
                 }
             }

@@ -5,7 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Desk;
 import tinperch.workshop.store.StoreFault;
@@ -45,7 +44,7 @@ public class BackupsTest extends WindowTest {
         assertFalse(why.getMessage().contains("null"));
         WorkshopStore.begin(folder.resolve("workshop.db")).close();
         open();
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(desk.workshop().notice().isEmpty());
     }
 }

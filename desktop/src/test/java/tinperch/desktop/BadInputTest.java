@@ -7,7 +7,6 @@ import static org.testng.Assert.assertTrue;
 
 import java.nio.file.Files;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.part.family.FilterHousing;
@@ -41,7 +40,7 @@ public class BadInputTest extends WindowTest {
         assertSame(desk.state(), before);
         assertSame(desk.drawingProperty().get(), picture, "the last good part stays in view");
         robot.push(KeyCode.ESCAPE);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(complaint(field), "");
         assertTrue(text(field).endsWith(" mm"), text(field));
     }
@@ -69,7 +68,7 @@ public class BadInputTest extends WindowTest {
             desk.workshop().edit("clear", s -> s.with(s.machine("avocet").orElseThrow().withoutSheet("avocet-blower.tool")));
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(word("part"), "Stop");
         goTo(BLOWER, Station.PRINT);
         press("export-stl");
@@ -118,7 +117,7 @@ public class BadInputTest extends WindowTest {
         open();
         assertTrue(text("notice-text").contains("has not been changed"), text("notice-text"));
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(Files.readAllBytes(folder.resolve("workshop.db")), junk);
         click("notice-away");
         assertEquals(find("notice-text"), null);
@@ -154,11 +153,11 @@ public class BadInputTest extends WindowTest {
         });
         robot.write("1");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 9.0);
         robot.push(KeyCode.ESCAPE);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 8.0);
         assertFalse(desk.workshop().redoLabel().isEmpty());
     }

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
-import org.testfx.util.WaitForAsyncUtils;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import org.testng.annotations.Test;
@@ -30,7 +29,7 @@ public class BookTest extends WindowTest {
             ((Slider) need("book-day")).setValue(days);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @SuppressWarnings("unchecked")
@@ -39,7 +38,7 @@ public class BookTest extends WindowTest {
             ((ComboBox<ComponentKind>) need("fit-kind")).setValue(kind);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @Test
@@ -109,7 +108,7 @@ public class BookTest extends WindowTest {
             ((javafx.scene.control.ToggleButton) need("loadout-coarse")).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(text("setting-retraction"), "1.6 mm");
         need("component-coarse-nozzle");
         assertEquals(find("component-fine-nozzle-2"), null);

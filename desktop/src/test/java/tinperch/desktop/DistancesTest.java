@@ -7,7 +7,6 @@ import static org.testng.Assert.assertNull;
 import static org.testng.Assert.assertTrue;
 
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Page;
@@ -41,19 +40,19 @@ public class DistancesTest extends WindowTest {
         Page[] pages = Page.values();
         for (int i = pages.length - 1; i >= 0; i--) {
             robot.push(KeyCode.valueOf("F" + (i + 1)));
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             assertEquals(desk.page(), pages[i]);
         }
         robot.push(KeyCode.F2);
         click("side-sites");
         robot.push(KeyCode.F5);
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(onFx(() -> find("site-name").isVisible() && find("site-name").getParent().isVisible()), "sites are still in view");
         // At an upgrade the same keys go to its stations.
         click("upgrade-avocet-blower");
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(desk.place(), new Desk.Place.AtUpgrade("avocet-blower", tinperch.desktop.desk.Station.MEASURE));
     }
 

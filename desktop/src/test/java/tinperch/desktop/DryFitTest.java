@@ -7,7 +7,6 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.check.Finding;
 import tinperch.desktop.desk.Page;
@@ -129,7 +128,7 @@ public class DryFitTest extends WindowTest {
         waitFor(() -> text("fit-estimate").contains("beside hot block"), text("fit-estimate"));
         assertTrue(need("spot-put").isDisabled(), "no place was clicked on yet");
         Node table = tinperch.desktop.look.Ui.find(need("in-place-view"), "turntable");
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
         robot.clickOn(b.getCenterX(), b.getCenterY() + 8);
         waitFor(() -> text("fit-touched").startsWith("About"), text("fit-touched"));
@@ -153,13 +152,13 @@ public class DryFitTest extends WindowTest {
         waitFor(() -> find("load-put") != null && ((ToggleButton) find("fit-load")).isSelected(), "the way leads to the load");
         assertTrue(need("load-put").isDisabled(), "no place yet");
         Node table = tinperch.desktop.look.Ui.find(need("in-place-view"), "turntable");
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         // In the middle is the opening for the air.
         Bounds b = onFx(() -> table.localToScreen(table.getBoundsInLocal()));
         // It is drawn a moment after it is looked at.
         for (int click = 1; click < 41 && need("load-put").isDisabled(); click++) {
             robot.clickOn(b.getCenterX(), b.getCenterY() + (click % 2 == 0 ? 26 : -26) * (1 + click % 6));
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             Thread.sleep(100);
         }
         assertTrue(text("load-said").startsWith("On the plate at "), text("load-said"));

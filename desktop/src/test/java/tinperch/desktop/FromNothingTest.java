@@ -14,7 +14,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.Reporter;
 import org.testng.annotations.Test;
 import tinperch.part.bind.Role;
@@ -50,7 +49,7 @@ public class FromNothingTest extends WindowTest {
         assertEquals(upgrade(id).name(), "Probe holder");
 
         robot.push(KeyCode.F3);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         click("family-tool-carriage-plate");
         waitFor(() -> !upgrade(id).parts().isEmpty(), "no part is made");
         waitForPicture();
@@ -59,7 +58,7 @@ public class FromNothingTest extends WindowTest {
         assertEquals(word("known.mount"), "Look");
 
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         for (Map.Entry<String, String[]> e : Map.of("mount", new String[] {"43.3", "36.7", "33.3", "26.7"}, "tool",
                 new String[] {"23.2", "16.8", "23.2", "16.8"}).entrySet()) {
             click("measure-" + e.getKey());
@@ -85,16 +84,16 @@ public class FromNothingTest extends WindowTest {
     @Test(groups = "deep")
     public void everyKindIsMadeAndWrittenFromUsualSizes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         for (PartFamily f : Families.ALL) {
             if (f.roles().stream().anyMatch(r -> r.kind().equals(MeshRef.KIND))) {
                 continue;
             }
             robot.push(KeyCode.CONTROL, KeyCode.N);
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             String id = desk.upgrade().orElseThrow().id();
             robot.push(KeyCode.F3);
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             int letters = typeUntilFound(f);
             waitFor(() -> !upgrade(id).parts().isEmpty(), "no " + f.title() + " is made");
             assertEquals(upgrade(id).parts().get(0).familyId(), f.id());
@@ -102,7 +101,7 @@ public class FromNothingTest extends WindowTest {
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
             int[] read = readAll(f, id);
             robot.push(KeyCode.F5);
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             if (id.equals(desk.state().upgrades().get(0).id())) {
                 // Where it was written last is where the next is written.
                 type("export-folder", folder.toString());
@@ -122,7 +121,7 @@ public class FromNothingTest extends WindowTest {
     private int[] readAll(PartFamily f, String upgradeId) throws Exception {
         List<Role<?>> roles = f.roles().stream().filter(r -> !r.optional() && !r.kind().sheetKinds().isEmpty()).toList();
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         int keys = 1;
         for (Role<?> role : roles) {
             UsualThing usual = UsualThing.byId(role.usual()).orElseThrow();
@@ -143,7 +142,7 @@ public class FromNothingTest extends WindowTest {
                 }
                 robot.push(KeyCode.TAB);
                 keys++;
-                WaitForAsyncUtils.waitForFxEvents();
+                QuickRobot.settle();
             }
             Sheet read = desk.state().machines().get(0).sheet(upgradeId + "." + role.id()).orElseThrow();
             assertEquals(read.readings().size(), typed.size(), f.title() + ", " + role.label() + ": each reading typed is kept, " + typed);
@@ -180,7 +179,7 @@ public class FromNothingTest extends WindowTest {
         String last = "";
         for (int n = 1; n <= f.title().length(); n++) {
             robot.write(f.title().substring(n - 1, n));
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
             Set<Node> found = onFx(() -> field.getParent().getParent().lookupAll(".kind-card"));
             last = found.stream().map(Ui::idOf).toList().toString();
             String typed = f.title().substring(0, n).strip().toLowerCase(Locale.ROOT);
@@ -196,7 +195,7 @@ public class FromNothingTest extends WindowTest {
     @Test
     public void undoOfTheFirstMachineLeadsBackToTheBeginning() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(desk.state().machines().size(), 1);
         click("undo");
         need("welcome-add");
@@ -208,7 +207,7 @@ public class FromNothingTest extends WindowTest {
     @Test
     public void aMachinesStateAndMaterialsAreSetOnItsSheet() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         click("material-PLA");
         assertEquals(desk.state().machines().get(0).materials(), java.util.List.of("PETG"));
         click("heated-bed");

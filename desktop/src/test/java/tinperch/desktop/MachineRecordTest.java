@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.machine.MachineView;
 import tinperch.machine.Machine;
@@ -25,7 +24,7 @@ public class MachineRecordTest extends WindowTest {
             ((ToggleButton) need(id)).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @Test
@@ -122,7 +121,7 @@ public class MachineRecordTest extends WindowTest {
             ((ComboBox<Machine.State>) need("machine-state")).setValue(Machine.State.FIT);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(machine("avocet").inPiecesFor(), "");
         assertFalse(need("in-pieces-for").isVisible());
         click("undo");
@@ -139,7 +138,7 @@ public class MachineRecordTest extends WindowTest {
             more("fan-1", "move to", i -> true).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(machine("turnstone").book().at(LocalDate.now(), id).components().stream().anyMatch(c ->
                 c.name().equals("Axial fan 30×10") && c.loadout().equals(id)));
         click("page-sheet");
@@ -162,7 +161,7 @@ public class MachineRecordTest extends WindowTest {
             ((Slider) need("book-day")).setValue(200);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         String words = text("book-differs");
         assertTrue(words.startsWith("From 7 Apr 2025 to 24 Sep 2025: Nozzle: Brass nozzle 0.4 → Hardened nozzle 0.4"), words);
         assertFalse(words.contains("Drive steps"), words);

@@ -7,7 +7,6 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.machine.Machine;
 import tinperch.workshop.WorkshopState;
@@ -27,7 +26,7 @@ public class ManyMachinesTest extends WindowTest {
             });
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private List<String> listed() throws Exception {
@@ -53,10 +52,10 @@ public class ManyMachinesTest extends WindowTest {
         // Every page of the one looked at opens as for four.
         for (KeyCode k : new KeyCode[] {KeyCode.F1, KeyCode.F2, KeyCode.F3, KeyCode.F4, KeyCode.F5}) {
             robot.push(k);
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
         }
         robot.push(KeyCode.CONTROL, KeyCode.DOWN);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(desk.machine().isPresent());
         close();
         open();

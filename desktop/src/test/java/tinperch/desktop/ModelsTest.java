@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.machine.MachineView;
@@ -69,7 +68,7 @@ public class ModelsTest extends WindowTest {
             box.setValue(chosen);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private static String cell(Model m, int check) {
@@ -109,7 +108,7 @@ public class ModelsTest extends WindowTest {
             ((ToggleButton) need("model-unit-cm-" + m.id())).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(machine("turnstone").neighboursOf(m.id()).get(0).size().x(), 600 / 25.4, 1e-4);
         click("undo");
         close();
@@ -134,7 +133,7 @@ public class ModelsTest extends WindowTest {
             ((Button) find("model-stop")).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(text("model-complaint").contains("Stopped"), text("model-complaint"));
         assertEquals(machine("turnstone").models().size(), 1);
         assertTrue(desk.workshop().undoLabel().isEmpty());

@@ -15,7 +15,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.window.Packing;
@@ -108,7 +107,7 @@ public class PartsTest extends WindowTest {
     public void measureListsWhatThePartAsksForAndTakesTheKeyboard() throws Exception {
         goTo("avocet-blower", Station.TROUBLE);
         robot.push(KeyCode.F2);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         waitForFocus("reading-BD.outside"::equals);
         assertTrue(text("known-mount").contains("measured 3 times"), text("known-mount"));
         onFx(() -> {
@@ -131,7 +130,7 @@ public class PartsTest extends WindowTest {
         javafx.geometry.Bounds b = need("turntable").localToScreen(need("turntable").getBoundsInLocal());
         for (double t = 0.35; t < 0.7 && need("add-feature").isDisabled(); t += 0.05) {
             robot.clickOn(b.getMinX() + t * b.getWidth(), b.getMinY() + t * b.getHeight());
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
         }
         double before = desk.drawingProperty().get().volumeMm3();
         onFx(() -> {
@@ -250,7 +249,7 @@ public class PartsTest extends WindowTest {
             place.fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         waitFor(() -> find("in-place-gap") != null && !text("in-place-gap").isEmpty(), "the part is not in its place");
         onFx(() -> {
             ((ComboBox<?>) find("part-site")).getSelectionModel().select(0);

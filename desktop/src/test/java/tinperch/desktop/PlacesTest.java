@@ -14,7 +14,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
@@ -76,7 +75,7 @@ public class PlacesTest extends WindowTest {
     public void thePagesPutAwayAreFew() throws Exception {
         for (int i = 0; i < 7; i++) {
             robot.push(KeyCode.CONTROL, KeyCode.M);
-            WaitForAsyncUtils.waitForFxEvents();
+            QuickRobot.settle();
         }
         machineView();
         assertTrue(views().size() <= 7, "six looked at lately and one that lies ready: " + views().size());
@@ -140,7 +139,7 @@ public class PlacesTest extends WindowTest {
         for (int i = 0; i < Math.abs(down); i++) {
             robot.push(down > 0 ? KeyCode.DOWN : KeyCode.UP);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         onFx(() -> {
             Image image = picture();
             int w = (int) image.getWidth();

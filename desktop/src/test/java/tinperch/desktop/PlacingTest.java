@@ -12,7 +12,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Circle;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.part.feature.Anchor;
@@ -27,7 +26,7 @@ public class PlacingTest extends WindowTest {
         // From above the part begins 66 pixels from the left and 40 from the top.
         Point2D p = onFx(() -> sheet.localToScreen(66 + across, 40 + up));
         robot.clickOn(p.getX(), p.getY(), MouseButton.PRIMARY);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private void add(String kind) throws Exception {
@@ -40,7 +39,7 @@ public class PlacingTest extends WindowTest {
             ((MenuButton) find(menu)).getItems().stream().filter(which).findFirst().orElseThrow().fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private Feature first() {

@@ -8,7 +8,6 @@ import java.util.List;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.machine.Machine;
@@ -28,7 +27,7 @@ public class ReadingsTest extends WindowTest {
             b.fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @Test
@@ -99,7 +98,7 @@ public class ReadingsTest extends WindowTest {
                     s.machine("avocet").orElseThrow().sheet("avocet-braces.right").orElseThrow().with(new PatternSheet("right upright", left.readings())))));
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(stage.getScene().getRoot().lookupAll(".look").stream().anyMatch(n ->
                 ((javafx.scene.control.Label) n).getText().contains("measure the other side too")));
         choose("compare-with", "usual 40 mm fan");
@@ -125,7 +124,7 @@ public class ReadingsTest extends WindowTest {
     public void simulatedCalipersTypeIntoTheCellWithTheFocus() throws Exception {
         goTo("avocet-blower", Station.VERDICT);
         robot.push(KeyCode.CONTROL, KeyCode.J);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(text("notice-text").contains("click into one"), text("notice-text"));
         goTo("avocet-blower", Station.MEASURE);
         int before = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE).size();
@@ -136,7 +135,7 @@ public class ReadingsTest extends WindowTest {
         for (int i = 0; i < 3; i++) {
             robot.push(KeyCode.CONTROL, KeyCode.J);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         List<Reading> now = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE);
         assertEquals(now.size(), before + 3);
         assertEquals(now.get(before).value(), now.get(0).value(), 0.15);
@@ -145,7 +144,7 @@ public class ReadingsTest extends WindowTest {
     @Test
     public void aNewMachineIsMeasuredFromNothing() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         press("choose-square");
         type("reading-foot", "0.1");
         type("reading-top", "0.9");

@@ -8,7 +8,6 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.check.Severity;
 import tinperch.desktop.desk.Desk;
@@ -69,7 +68,7 @@ public class SettlingTest extends WindowTest {
         waitForPicture();
         double high = onFx(() -> need("fold-margins").getParent().getParent().getLayoutBounds().getHeight());
         press("fold-margins");
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         double low = onFx(() -> {
             stage.getScene().getRoot().applyCss();
             stage.getScene().getRoot().layout();

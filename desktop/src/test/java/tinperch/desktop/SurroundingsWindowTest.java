@@ -7,7 +7,6 @@ import java.util.List;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Surroundings;
@@ -30,7 +29,7 @@ public class SurroundingsWindowTest extends WindowTest {
             need(strip).fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @Test
@@ -78,7 +77,7 @@ public class SurroundingsWindowTest extends WindowTest {
         robot.push(KeyCode.CONTROL, KeyCode.T);
         waitForFocus("neighbour-name"::equals);
         robot.write("radial fan 40x10");
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertTrue(text("neighbour-usual").contains("40 mm fan, 10 thick"), text("neighbour-usual"));
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         waitForFocus("neighbour-at-x"::equals);
@@ -86,7 +85,7 @@ public class SurroundingsWindowTest extends WindowTest {
             robot.write(mm);
             robot.push(mm.equals("200") ? KeyCode.ENTER : KeyCode.TAB);
         }
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         Neighbour fan = space("turnstone").neighbours().get(before);
         assertEquals(fan.name(), "radial fan 40x10");
         assertEquals(fan.size(), new tinperch.solid.Vec3(40, 10, 40));
@@ -116,7 +115,7 @@ public class SurroundingsWindowTest extends WindowTest {
     @Test
     public void aNewMachineIsGivenAxes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         click("page-surroundings");
         type("frame-x", "0");
         press("space-begin");

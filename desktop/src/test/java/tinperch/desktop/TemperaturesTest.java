@@ -12,7 +12,6 @@ import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
 import tinperch.desktop.temperature.TemperaturesPage;
 import tinperch.machine.Machine;
@@ -35,7 +34,7 @@ public class TemperaturesTest extends WindowTest {
             return null;
         });
         robot.push(KeyCode.F6);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private void look(Path file) throws Exception {

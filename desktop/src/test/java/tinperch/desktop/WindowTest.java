@@ -41,7 +41,7 @@ import tinperch.workshop.Workshop;
 
 /** Drives the real window by mouse and keyboard. Tests of a class share the window; each has a workshop of its own in it. */
 public abstract class WindowTest {
-    protected final FxRobot robot = new FxRobot();
+    protected final FxRobot robot = new QuickRobot();
     protected Path folder;
     protected Desk desk;
     protected Stage stage;
@@ -88,7 +88,7 @@ public abstract class WindowTest {
             stage.setHeight(800);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     protected void close() throws Exception {
@@ -241,7 +241,7 @@ public abstract class WindowTest {
             ((ButtonBase) n).fire();
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         waitForPicture();
     }
 
@@ -259,7 +259,7 @@ public abstract class WindowTest {
             robot.write(text);
         }
         robot.push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     /** Chooses what a box shows under some words. */
@@ -273,7 +273,7 @@ public abstract class WindowTest {
             box.getSelectionModel().select(at);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     @SuppressWarnings("unchecked")
@@ -298,7 +298,7 @@ public abstract class WindowTest {
             desk.goTo(desk.state().upgrade(upgradeId).orElseThrow(), station);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     /** The first part of an upgrade. */

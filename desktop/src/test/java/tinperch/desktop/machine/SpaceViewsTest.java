@@ -9,8 +9,8 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
-import org.testfx.util.WaitForAsyncUtils;
 import org.testng.annotations.Test;
+import tinperch.desktop.QuickRobot;
 import tinperch.desktop.WindowTest;
 import tinperch.machine.space.Along;
 import tinperch.machine.space.Distance;
@@ -97,7 +97,7 @@ public class SpaceViewsTest extends WindowTest {
             fire(canvas, MouseEvent.MOUSE_RELEASED, at[0] + mmX * v.scale(), at[1] - mmZ * v.scale());
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private static void fire(Node on, javafx.event.EventType<MouseEvent> type, double x, double y) {
@@ -148,7 +148,7 @@ public class SpaceViewsTest extends WindowTest {
             return null;
         });
         robot.push(javafx.scene.input.KeyCode.END);
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(text("position-z"), "250 mm");
         type("pose-name", "service");
         assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().poses().get(0).mm().get("z"), 250.0);
@@ -198,7 +198,7 @@ public class SpaceViewsTest extends WindowTest {
             clickAt(canvas, at[0], at[1]);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
     }
 
     private static void clickAt(Node on, double x, double y) {
@@ -254,7 +254,7 @@ public class SpaceViewsTest extends WindowTest {
             clickAt(canvas, width.x(), width.y());
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         type("space-tag", "wide");
         assertFalse(text("space-tightest").isEmpty());
         assertEquals(thing("supply").size().x(), 50.0);
@@ -283,7 +283,7 @@ public class SpaceViewsTest extends WindowTest {
             fire(canvas, MouseEvent.MOUSE_RELEASED, at[0] + 40 * v.scale(), at[1]);
             return null;
         });
-        WaitForAsyncUtils.waitForFxEvents();
+        QuickRobot.settle();
         assertEquals(thing("supply").corner().x(), 292 + 17.5, 1e-9);
     }
 
