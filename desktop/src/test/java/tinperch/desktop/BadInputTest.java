@@ -40,7 +40,6 @@ public class BadInputTest extends WindowTest {
         assertSame(desk.state(), before);
         assertSame(desk.drawingProperty().get(), picture, "the last good part stays in view");
         robot.push(KeyCode.ESCAPE);
-        QuickRobot.settle();
         assertEquals(complaint(field), "");
         assertTrue(text(field).endsWith(" mm"), text(field));
     }
@@ -117,7 +116,6 @@ public class BadInputTest extends WindowTest {
         open();
         assertTrue(text("notice-text").contains("has not been changed"), text("notice-text"));
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         assertEquals(Files.readAllBytes(folder.resolve("workshop.db")), junk);
         click("notice-away");
         assertEquals(find("notice-text"), null);
@@ -153,11 +151,9 @@ public class BadInputTest extends WindowTest {
         });
         robot.write("1");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 9.0);
         robot.push(KeyCode.ESCAPE);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.THICKNESS.of(part(BLOWER).values()), 8.0);
         assertFalse(desk.workshop().redoLabel().isEmpty());
     }

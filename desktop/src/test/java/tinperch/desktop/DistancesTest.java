@@ -40,19 +40,16 @@ public class DistancesTest extends WindowTest {
         Page[] pages = Page.values();
         for (int i = pages.length - 1; i >= 0; i--) {
             robot.push(KeyCode.valueOf("F" + (i + 1)));
-            QuickRobot.settle();
             assertEquals(desk.page(), pages[i]);
         }
         robot.push(KeyCode.F2);
         click("side-sites");
         robot.push(KeyCode.F5);
         robot.push(KeyCode.F2);
-        QuickRobot.settle();
         assertTrue(onFx(() -> find("site-name").isVisible() && find("site-name").getParent().isVisible()), "sites are still in view");
         // At an upgrade the same keys go to its stations.
         click("upgrade-avocet-blower");
         robot.push(KeyCode.F2);
-        QuickRobot.settle();
         assertEquals(desk.place(), new Desk.Place.AtUpgrade("avocet-blower", tinperch.desktop.desk.Station.MEASURE));
     }
 

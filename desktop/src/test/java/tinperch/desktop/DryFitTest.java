@@ -158,7 +158,6 @@ public class DryFitTest extends WindowTest {
         // It is drawn a moment after it is looked at.
         for (int click = 1; click < 41 && need("load-put").isDisabled(); click++) {
             robot.clickOn(b.getCenterX(), b.getCenterY() + (click % 2 == 0 ? 26 : -26) * (1 + click % 6));
-            QuickRobot.settle();
             Thread.sleep(100);
         }
         assertTrue(text("load-said").startsWith("On the plate at "), text("load-said"));

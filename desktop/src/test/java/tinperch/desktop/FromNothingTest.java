@@ -49,7 +49,6 @@ public class FromNothingTest extends WindowTest {
         assertEquals(upgrade(id).name(), "Probe holder");
 
         robot.push(KeyCode.F3);
-        QuickRobot.settle();
         click("family-tool-carriage-plate");
         waitFor(() -> !upgrade(id).parts().isEmpty(), "no part is made");
         waitForPicture();
@@ -58,7 +57,6 @@ public class FromNothingTest extends WindowTest {
         assertEquals(word("known.mount"), "Look");
 
         robot.push(KeyCode.F2);
-        QuickRobot.settle();
         for (Map.Entry<String, String[]> e : Map.of("mount", new String[] {"43.3", "36.7", "33.3", "26.7"}, "tool",
                 new String[] {"23.2", "16.8", "23.2", "16.8"}).entrySet()) {
             click("measure-" + e.getKey());
@@ -84,16 +82,13 @@ public class FromNothingTest extends WindowTest {
     @Test(groups = "deep")
     public void everyKindIsMadeAndWrittenFromUsualSizes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         for (PartFamily f : Families.ALL) {
             if (f.roles().stream().anyMatch(r -> r.kind().equals(MeshRef.KIND))) {
                 continue;
             }
             robot.push(KeyCode.CONTROL, KeyCode.N);
-            QuickRobot.settle();
             String id = desk.upgrade().orElseThrow().id();
             robot.push(KeyCode.F3);
-            QuickRobot.settle();
             int letters = typeUntilFound(f);
             waitFor(() -> !upgrade(id).parts().isEmpty(), "no " + f.title() + " is made");
             assertEquals(upgrade(id).parts().get(0).familyId(), f.id());
@@ -101,7 +96,6 @@ public class FromNothingTest extends WindowTest {
             assertEquals(desk.assessmentProperty().get().findings().stream().filter(x -> x.severity() == Severity.STOP).map(Finding::what).toList(), java.util.List.of(), f.title());
             int[] read = readAll(f, id);
             robot.push(KeyCode.F5);
-            QuickRobot.settle();
             if (id.equals(desk.state().upgrades().get(0).id())) {
                 // Where it was written last is where the next is written.
                 type("export-folder", folder.toString());
@@ -121,7 +115,6 @@ public class FromNothingTest extends WindowTest {
     private int[] readAll(PartFamily f, String upgradeId) throws Exception {
         List<Role<?>> roles = f.roles().stream().filter(r -> !r.optional() && !r.kind().sheetKinds().isEmpty()).toList();
         robot.push(KeyCode.F2);
-        QuickRobot.settle();
         int keys = 1;
         for (Role<?> role : roles) {
             UsualThing usual = UsualThing.byId(role.usual()).orElseThrow();
@@ -179,7 +172,6 @@ public class FromNothingTest extends WindowTest {
         String last = "";
         for (int n = 1; n <= f.title().length(); n++) {
             robot.write(f.title().substring(n - 1, n));
-            QuickRobot.settle();
             Set<Node> found = onFx(() -> field.getParent().getParent().lookupAll(".kind-card"));
             last = found.stream().map(Ui::idOf).toList().toString();
             String typed = f.title().substring(0, n).strip().toLowerCase(Locale.ROOT);
@@ -195,7 +187,6 @@ public class FromNothingTest extends WindowTest {
     @Test
     public void undoOfTheFirstMachineLeadsBackToTheBeginning() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         assertEquals(desk.state().machines().size(), 1);
         click("undo");
         need("welcome-add");
@@ -207,7 +198,6 @@ public class FromNothingTest extends WindowTest {
     @Test
     public void aMachinesStateAndMaterialsAreSetOnItsSheet() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         click("material-PLA");
         assertEquals(desk.state().machines().get(0).materials(), java.util.List.of("PETG"));
         click("heated-bed");

@@ -108,7 +108,6 @@ public class MainJobTest extends WindowTest {
         waitForPicture();
         click("dimension-plate.width");
         robot.write("90").push(KeyCode.ENTER);
-        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.WIDTH.of(part(BLOWER).values()), 90.0);
         waitForPicture();
         assertEquals(text("dimension-plate.width"), "90");
@@ -116,7 +115,6 @@ public class MainJobTest extends WindowTest {
         // Nonsense is answered on the spot and the field stays open; Escape leaves.
         click("dimension-plate.width");
         robot.write("wide").push(KeyCode.ENTER);
-        QuickRobot.settle();
         assertEquals(ToolCarriagePlate.WIDTH.of(part(BLOWER).values()), 90.0);
         need("dimension-field-plate.width");
         robot.push(KeyCode.ESCAPE);
@@ -155,13 +153,10 @@ public class MainJobTest extends WindowTest {
     public void everyActionIsFoundByName() throws Exception {
         goTo(BLOWER, Station.SHAPE);
         robot.push(KeyCode.CONTROL, KeyCode.K);
-        QuickRobot.settle();
         robot.write("verdict").push(KeyCode.ENTER);
-        QuickRobot.settle();
         assertEquals(desk.place(), new Desk.Place.AtUpgrade(BLOWER, Station.VERDICT));
         boolean dark = desk.theme().palette().dark();
         robot.push(KeyCode.CONTROL, KeyCode.L);
-        QuickRobot.settle();
         assertEquals(desk.theme().palette().dark(), !dark);
         close();
         open();
@@ -194,7 +189,6 @@ public class MainJobTest extends WindowTest {
         // Somewhere on a diagonal through the middle there is the plate's face.
         for (double t = 0.35; t < 0.7 && focused().equals(before); t += 0.05) {
             robot.clickOn(b.getMinX() + t * b.getWidth(), b.getMinY() + t * b.getHeight());
-            QuickRobot.settle();
         }
         assertFalse(desk.litProperty().get().isEmpty(), "no face was hit");
         // The camera looks down at the plate: the face in the middle is its upper one, and that is moved by the thickness.
@@ -213,10 +207,8 @@ public class MainJobTest extends WindowTest {
             return null;
         });
         robot.push(KeyCode.C);
-        QuickRobot.settle();
         assertTrue(((javafx.scene.control.ToggleButton) need("cut-x")).isSelected());
         robot.push(KeyCode.C).push(KeyCode.C).push(KeyCode.C);
-        QuickRobot.settle();
         for (String axis : List.of("x", "y", "z")) {
             assertFalse(((javafx.scene.control.ToggleButton) need("cut-" + axis)).isSelected());
         }

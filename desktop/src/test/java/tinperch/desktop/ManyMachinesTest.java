@@ -52,10 +52,8 @@ public class ManyMachinesTest extends WindowTest {
         // Every page of the one looked at opens as for four.
         for (KeyCode k : new KeyCode[] {KeyCode.F1, KeyCode.F2, KeyCode.F3, KeyCode.F4, KeyCode.F5}) {
             robot.push(k);
-            QuickRobot.settle();
         }
         robot.push(KeyCode.CONTROL, KeyCode.DOWN);
-        QuickRobot.settle();
         assertTrue(desk.machine().isPresent());
         close();
         open();

@@ -107,7 +107,6 @@ public class PartsTest extends WindowTest {
     public void measureListsWhatThePartAsksForAndTakesTheKeyboard() throws Exception {
         goTo("avocet-blower", Station.TROUBLE);
         robot.push(KeyCode.F2);
-        QuickRobot.settle();
         waitForFocus("reading-BD.outside"::equals);
         assertTrue(text("known-mount").contains("measured 3 times"), text("known-mount"));
         onFx(() -> {
@@ -130,7 +129,6 @@ public class PartsTest extends WindowTest {
         javafx.geometry.Bounds b = need("turntable").localToScreen(need("turntable").getBoundsInLocal());
         for (double t = 0.35; t < 0.7 && need("add-feature").isDisabled(); t += 0.05) {
             robot.clickOn(b.getMinX() + t * b.getWidth(), b.getMinY() + t * b.getHeight());
-            QuickRobot.settle();
         }
         double before = desk.drawingProperty().get().volumeMm3();
         onFx(() -> {

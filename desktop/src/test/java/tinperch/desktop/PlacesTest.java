@@ -75,7 +75,6 @@ public class PlacesTest extends WindowTest {
     public void thePagesPutAwayAreFew() throws Exception {
         for (int i = 0; i < 7; i++) {
             robot.push(KeyCode.CONTROL, KeyCode.M);
-            QuickRobot.settle();
         }
         machineView();
         assertTrue(views().size() <= 7, "six looked at lately and one that lies ready: " + views().size());

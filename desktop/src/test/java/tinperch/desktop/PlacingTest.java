@@ -26,7 +26,6 @@ public class PlacingTest extends WindowTest {
         // From above the part begins 66 pixels from the left and 40 from the top.
         Point2D p = onFx(() -> sheet.localToScreen(66 + across, 40 + up));
         robot.clickOn(p.getX(), p.getY(), MouseButton.PRIMARY);
-        QuickRobot.settle();
     }
 
     private void add(String kind) throws Exception {

@@ -124,7 +124,6 @@ public class ReadingsTest extends WindowTest {
     public void simulatedCalipersTypeIntoTheCellWithTheFocus() throws Exception {
         goTo("avocet-blower", Station.VERDICT);
         robot.push(KeyCode.CONTROL, KeyCode.J);
-        QuickRobot.settle();
         assertTrue(text("notice-text").contains("click into one"), text("notice-text"));
         goTo("avocet-blower", Station.MEASURE);
         int before = pattern("avocet", "avocet-blower.mount").at(tinperch.measure.HolePair.BC, tinperch.measure.Jaw.INSIDE).size();
@@ -144,7 +143,6 @@ public class ReadingsTest extends WindowTest {
     @Test
     public void aNewMachineIsMeasuredFromNothing() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         press("choose-square");
         type("reading-foot", "0.1");
         type("reading-top", "0.9");

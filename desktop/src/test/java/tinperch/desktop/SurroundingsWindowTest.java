@@ -77,7 +77,6 @@ public class SurroundingsWindowTest extends WindowTest {
         robot.push(KeyCode.CONTROL, KeyCode.T);
         waitForFocus("neighbour-name"::equals);
         robot.write("radial fan 40x10");
-        QuickRobot.settle();
         assertTrue(text("neighbour-usual").contains("40 mm fan, 10 thick"), text("neighbour-usual"));
         robot.push(KeyCode.CONTROL, KeyCode.ENTER);
         waitForFocus("neighbour-at-x"::equals);
@@ -115,7 +114,6 @@ public class SurroundingsWindowTest extends WindowTest {
     @Test
     public void aNewMachineIsGivenAxes() throws Exception {
         robot.push(KeyCode.CONTROL, KeyCode.M);
-        QuickRobot.settle();
         click("page-surroundings");
         type("frame-x", "0");
         press("space-begin");
@@ -197,6 +195,7 @@ public class SurroundingsWindowTest extends WindowTest {
             return null;
         });
         click("machine-ruff");
+        machineView();
         fill("site-name", "odd face");
         javafx.scene.control.ComboBox<?> sheets = (javafx.scene.control.ComboBox<?>) need("site-sheet");
         onFx(() -> {

@@ -34,7 +34,6 @@ public class TemperaturesTest extends WindowTest {
             return null;
         });
         robot.push(KeyCode.F6);
-        QuickRobot.settle();
     }
 
     private void look(Path file) throws Exception {

@@ -3,12 +3,19 @@ package tinperch.desktop;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.ArrayList;
+import java.util.List;
+import javafx.event.EventType;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.image.ImageView;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import org.testng.annotations.Test;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.sheet.Turntable;
+import tinperch.solid.Mesh;
+import tinperch.solid.Vec3;
 
 /** The turntable's picture lies where the turntable is, whatever size it was painted for. */
 public class TurntableTest extends WindowTest {
@@ -32,6 +39,36 @@ public class TurntableTest extends WindowTest {
             assertEquals(view.getBoundsInParent().getWidth(), 500, 1);
             return null;
         });
+    }
+
+    /** Who clicks while the picture of an edit is still being painted is told a face of what is there now. */
+    @Test
+    public void aClickIsOnWhatIsThereNow() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        onFx(() -> {
+            Mesh before = desk.drawingProperty().get().mesh();
+            Mesh now = Mesh.gathered(List.of(before, before), List.of(Vec3.ZERO, Vec3.ZERO), List.of("was", "now"));
+            List<String> told = new ArrayList<>();
+            Turntable t = new Turntable(desk.theme(), "held", p -> told.add(p.feature()));
+            t.resize(400, 300);
+            t.show(Mesh.gathered(List.of(before), List.of(Vec3.ZERO), List.of("before")), List.of(), List.of(), before.bounds());
+            int x = 100;
+            for (click(t, x, 150); told.get(told.size() - 1).isEmpty() && x < 300; click(t, x, 150)) {
+                x += 5;
+            }
+            assertEquals(told.get(told.size() - 1), "before");
+            t.showSoon(now, List.of(), List.of(), before.bounds());
+            click(t, x, 150);
+            assertTrue(List.of("was", "now").contains(told.get(told.size() - 1)), told.toString());
+            return null;
+        });
+    }
+
+    private static void click(Node on, double x, double y) {
+        for (EventType<MouseEvent> type : List.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED)) {
+            on.fireEvent(new MouseEvent(type, x, y, x, y, MouseButton.PRIMARY, 1, false, false, false, false, false, false, false, false, false, true, null));
+        }
     }
 
     private static void assertInside(Node view, Turntable t) {

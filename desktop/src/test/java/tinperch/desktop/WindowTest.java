@@ -38,9 +38,13 @@ import tinperch.measure.PatternSheet;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Upgrade;
 import tinperch.workshop.Workshop;
+import tinperch.workshop.engine.FactMemory;
 
 /** Drives the real window by mouse and keyboard. Tests of a class share the window; each has a workshop of its own in it. */
 public abstract class WindowTest {
+    /** What was found out of the demo by one test need not be found out again by the next. */
+    private static final FactMemory KNOWN = new FactMemory(4000);
+
     protected final FxRobot robot = new QuickRobot();
     protected Path folder;
     protected Desk desk;
@@ -81,7 +85,7 @@ public abstract class WindowTest {
     protected void open() throws Exception {
         onFx(() -> {
             Workshop workshop = TinPerchApp.openWorkshop(folder.resolve("workshop.db"), demo());
-            desk = new Desk(workshop);
+            desk = new Desk(workshop, KNOWN);
             TinPerchApp.show(stage, desk, 1280, 800);
             // Whatever a test before made of its size.
             stage.setWidth(1280);
@@ -146,8 +150,10 @@ public abstract class WindowTest {
         }
     }
 
+    /** That of the machine one has gone to: for a moment the one before is still there. */
     private MachineView shownMachine() {
-        return shownMachine(stage.getScene().getRoot());
+        MachineView view = shownMachine(stage.getScene().getRoot());
+        return view != null && desk.place() instanceof Desk.Place.AtMachine m && m.machineId().equals(view.machineId()) ? view : null;
     }
 
     /** Asked again and again while a page is made: it looks into nothing that is put away, nor into the view itself. */
@@ -259,7 +265,6 @@ public abstract class WindowTest {
             robot.write(text);
         }
         robot.push(KeyCode.ENTER);
-        QuickRobot.settle();
     }
 
     /** Chooses what a box shows under some words. */

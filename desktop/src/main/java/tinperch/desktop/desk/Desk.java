@@ -32,6 +32,7 @@ import tinperch.workshop.WorkshopState;
 import tinperch.workshop.device.Recordings;
 import tinperch.workshop.edit.PartEdits;
 import tinperch.workshop.engine.FactEngine;
+import tinperch.workshop.engine.FactMemory;
 
 /**
  * What the window is looking at: the workshop, the place in it, the judgement and the picture of the upgrade shown there.
@@ -61,7 +62,7 @@ public final class Desk implements AutoCloseable {
 
     private final Workshop workshop;
     private final Theme theme = new Theme();
-    private final FactEngine engine = new FactEngine(Platform::runLater);
+    private final FactEngine engine;
     private final PartEdits edits;
     private final Recordings recordings;
     private final ObjectProperty<Place> place = new SimpleObjectProperty<>(new Place.Nowhere());
@@ -79,7 +80,13 @@ public final class Desk implements AutoCloseable {
     private boolean closed;
 
     public Desk(Workshop workshop) {
+        this(workshop, new FactMemory());
+    }
+
+    /** @param memory of what was found out of parts before */
+    public Desk(Workshop workshop, FactMemory memory) {
         this.workshop = workshop;
+        engine = new FactEngine(Platform::runLater, memory);
         edits = new PartEdits(workshop, engine);
         recordings = new Recordings(workshop, Platform::runLater);
         workshop.onChange(this::changed);

@@ -150,6 +150,11 @@ public final class MachineView extends VBox implements View {
         return !form.machineId().isEmpty() && isMade() && sheet.isComplete();
     }
 
+    /** Whose it is; empty while it lies ready for any. */
+    public String machineId() {
+        return form.machineId();
+    }
+
     /** The sheet. */
     public StandingSheet sheet() {
         return sheet;

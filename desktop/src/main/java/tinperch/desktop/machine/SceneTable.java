@@ -20,7 +20,8 @@ import tinperch.desktop.look.Theme;
 final class SceneTable {
     private final Turntable table;
     private final List<Neighbour> solids = new ArrayList<>();
-    private final List<FeatureEdges.Edge> edges = new ArrayList<>();
+    /** A new list each time: a picture of the one before may still be painted. */
+    private List<FeatureEdges.Edge> edges = List.of();
     private Surroundings shown = Surroundings.NONE;
     private Map<String, Shape> shapes = Map.of();
     private Mesh gathered;
@@ -64,7 +65,7 @@ final class SceneTable {
         List<Integer> faces = new ArrayList<>();
         solids.clear();
         lines.keySet().retainAll(next.runs());
-        edges.clear();
+        List<FeatureEdges.Edge> all = new ArrayList<>();
         int point = 0;
         int face = 0;
         for (Neighbour n : shown.neighbours()) {
@@ -74,7 +75,7 @@ final class SceneTable {
             Shape shape = shapes.get(n.id());
             Mesh m = shape.drawn();
             int before = point;
-            shape.edges().forEach(e -> edges.add(e.moved(before, feature(n.id()))));
+            shape.edges().forEach(e -> all.add(e.moved(before, feature(n.id()))));
             solids.add(n);
             meshes.add(m);
             names.add(feature(n.id()));
@@ -83,6 +84,7 @@ final class SceneTable {
             point += m.pointCount();
             face += m.faces().size();
         }
+        edges = all;
         gathered = Mesh.gathered(meshes, java.util.Collections.nCopies(meshes.size(), Vec3.ZERO), names);
         firstPoint = points.stream().mapToInt(Integer::intValue).toArray();
         firstFace = faces.stream().mapToInt(Integer::intValue).toArray();

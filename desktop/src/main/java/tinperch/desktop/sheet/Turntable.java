@@ -193,6 +193,10 @@ public final class Turntable extends Region {
     }
 
     private void pick(double x, double y) {
+        if (painter.frame() != null && painter.frame().scene().mesh() != mesh) {
+            // Another mesh is being painted: its faces have other numbers, and whoever is told knows only those.
+            draw();
+        }
         int face = painter.faceAt(x, y);
         TablePainter.Frame shown = painter.frame();
         if (face < 0 || shown == null || image == null) {

@@ -148,7 +148,6 @@ public class SpaceViewsTest extends WindowTest {
             return null;
         });
         robot.push(javafx.scene.input.KeyCode.END);
-        QuickRobot.settle();
         assertEquals(text("position-z"), "250 mm");
         type("pose-name", "service");
         assertEquals(desk.state().machine("avocet").orElseThrow().surroundings().poses().get(0).mm().get("z"), 250.0);

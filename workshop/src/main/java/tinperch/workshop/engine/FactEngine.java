@@ -48,7 +48,7 @@ public final class FactEngine implements AutoCloseable {
     private static final int PAUSES = 4;
     private static final long PAUSE_MS = 5;
 
-    private final FactMemory memory = new FactMemory();
+    private final FactMemory memory;
     private final AtomicLong asked = new AtomicLong();
     /** A search for remedies ends after so long. */
     private static final long SETTLE_NS = 8_000_000_000L;
@@ -71,6 +71,12 @@ public final class FactEngine implements AutoCloseable {
 
     /** @param deliverOn where answers are handed over, the interface's thread */
     public FactEngine(Executor deliverOn) {
+        this(deliverOn, new FactMemory());
+    }
+
+    /** @param memory of what was found out before, perhaps by another engine */
+    public FactEngine(Executor deliverOn, FactMemory memory) {
+        this.memory = memory;
         settling = new Latest("settling", deliverOn);
         latest = new Latest("facts", deliverOn);
         behind = new Crew("facts behind", deliverOn);

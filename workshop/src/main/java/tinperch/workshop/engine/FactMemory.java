@@ -17,17 +17,27 @@ import tinperch.upgrade.Case;
 import tinperch.workshop.background.Helpers;
 
 /** What was found out lately, by what it follows from; the oldest goes first. Safe on any thread. */
-final class FactMemory {
+public final class FactMemory {
     /** Of a few edits with all their remedies tried out, and of the workshop's other parts: an undo need not try them again. */
     private static final int MOST_FACTS = 1000;
     private static final int MOST_SOLIDS = 24;
     private static final long ASK_STOP_MS = 5;
     private static final Object NOTHING = new Object();
 
-    private final Map<Key, Object> known = oldestFirst(MOST_FACTS);
+    private final Map<Key, Object> known;
     private final Map<String, PlaneMemory> solids = oldestFirst(MOST_SOLIDS);
 
     private final Map<Key, Making> making = new ConcurrentHashMap<>();
+
+    /** One large enough for a workshop. */
+    public FactMemory() {
+        this(MOST_FACTS);
+    }
+
+    /** @param most facts it remembers; the one not asked for longest goes first */
+    public FactMemory(int most) {
+        known = oldestFirst(most);
+    }
 
     /** Inputs are deep: their sum is made once, and by whoever asks, not while others wait. */
     private static final class Key {
