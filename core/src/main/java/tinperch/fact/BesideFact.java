@@ -14,7 +14,8 @@ import tinperch.upgrade.Case;
 import tinperch.upgrade.PartDesign;
 
 /**
- * The upgrade's other parts where they mount, with what they carry: to this part they are neighbours. Those on the same site are none, they take its place; one that cannot be made stands nowhere.
+ * The upgrade's other parts and what of other upgrades is in use, where they mount, with what they carry: to this part they are neighbours.
+ * Those on the same site are none, they take its place; one that cannot be made stands nowhere.
  */
 public final class BesideFact implements Fact<List<BesideFact.Beside>> {
     public static final BesideFact BESIDE = new BesideFact();
@@ -32,7 +33,7 @@ public final class BesideFact implements Fact<List<BesideFact.Beside>> {
 
     @Override
     public Object inputs(Case c, Facts facts) {
-        return c.site().isEmpty() ? List.of() : c.others().stream().map(o -> List.of(o.recipe(), o.part().siteId(), o.part().name(), o.site(), joined(c.part(), o.part()))).toList();
+        return c.site().isEmpty() ? List.of() : c.others().stream().map(o -> List.of(id(c, o), o.recipe(), o.part().siteId(), name(c, o), o.site(), joined(c, o))).toList();
     }
 
     @Override
@@ -46,15 +47,28 @@ public final class BesideFact implements Fact<List<BesideFact.Beside>> {
                 List<Mesh> meshes = MotionFact.bodies(its, place.get()).stream().map(b -> b.tree().mesh().placed(b.place())).toList();
                 Mesh mesh = Mesh.gathered(meshes);
                 Bounds b = mesh.bounds();
-                Neighbour n = new Neighbour("part." + o.part().id(), o.part().name(), o.site().orElseThrow().group(), Neighbour.Kind.SOLID, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0);
-                all.add(new Beside(its.get(FormFact.FORM).form().orElseThrow(), place.get(), n, Shape.of(mesh), joined(c.part(), o.part())));
+                Neighbour n = new Neighbour(id(c, o), name(c, o), o.site().orElseThrow().group(), Neighbour.Kind.SOLID, Neighbour.Form.MODEL, b.min(), b.size(), "z", 0, 0);
+                all.add(new Beside(its.get(FormFact.FORM).form().orElseThrow(), place.get(), n, Shape.of(mesh), joined(c, o)));
             }
         }
         return all;
     }
 
-    private static boolean joined(PartDesign a, PartDesign b) {
-        return binds(a, b) || binds(b, a);
+    private static boolean isOfTheSame(Case c, Case o) {
+        return c.upgrade().id().equals(o.upgrade().id());
+    }
+
+    private static String id(Case c, Case o) {
+        return isOfTheSame(c, o) ? "part." + o.part().id() : "fitted." + o.upgrade().id() + "." + o.part().id();
+    }
+
+    private static String name(Case c, Case o) {
+        return isOfTheSame(c, o) ? o.part().name() : o.part().name() + " of “" + o.upgrade().name() + "”";
+    }
+
+    /** Parts of one upgrade only are bound to each other. */
+    private static boolean joined(Case c, Case o) {
+        return isOfTheSame(c, o) && (binds(c.part(), o.part()) || binds(o.part(), c.part()));
     }
 
     private static boolean binds(PartDesign a, PartDesign b) {

@@ -26,11 +26,13 @@ import tinperch.part.param.PartProblem;
  * @param upgrade the part belongs to
  * @param machine the machine it is for
  * @param printers all machines of the workshop
+ * @param fitted what of other upgrades is in use on the machine
  */
 public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine machine, List<Machine> printers, HardwareTables hardware,
-        ScrewDrawer drawer, Models models) {
+        ScrewDrawer drawer, Models models, List<Fitted> fitted) {
     public Case {
         printers = List.copyOf(printers);
+        fitted = List.copyOf(fitted);
     }
 
     /**
@@ -46,7 +48,7 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
         Optional<Machine> host = shop.machines().stream().filter(m -> m.id().equals(upgrade.hostMachineId())).findFirst();
         Refs refs = Families.byId(part.familyId()).map(f -> refs(f, part, upgrade, machine, shop, host, new HashSet<>(Set.of(partId)))).orElse(Refs.NONE);
         return new Case(upgrade, part, new Recipe(part.familyId(), part.values(), refs, part.features(), host.map(Machine::holeOffsetMm).orElse(0.0), host.map(Machine::fits).orElse(Fits.USUAL), mark, part.lies()), machine, shop.machines(),
-                shop.hardware(), shop.drawer(), shop.models());
+                shop.hardware(), shop.drawer(), shop.models(), shop.fitted().stream().filter(f -> f.upgrade().machineId().equals(machine.id()) && !f.upgrade().id().equals(upgrade.id())).toList());
     }
 
     private static Refs refs(PartFamily family, PartDesign part, Upgrade upgrade, Machine machine, Shop shop, Optional<Machine> host, Set<String> asked) {
@@ -71,19 +73,22 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
     /** The same case after a change. */
     public Case after(Draft draft) {
         List<Machine> machines = printers.stream().map(m -> m.id().equals(draft.machine().id()) ? draft.machine() : m).toList();
-        return of(draft.upgrade(), part.id(), new Shop(machines, hardware, draft.drawer(), models), recipe.mark());
+        return of(draft.upgrade(), part.id(), new Shop(machines, hardware, draft.drawer(), models, fitted), recipe.mark());
     }
 
     /** The same case with a part of another recipe: one that was kept. */
     public Case with(Recipe kept) {
-        return new Case(upgrade, part, kept, machine, printers, hardware, drawer, models);
+        return new Case(upgrade, part, kept, machine, printers, hardware, drawer, models, fitted);
     }
 
-    /** The cases of the upgrade's other parts that mount on other sites; none of what cannot be made. */
+    /**
+     * The cases of the upgrade's other parts and of what is in use of other upgrades, as it was kept, where they mount on other sites; none of
+     * what cannot be made.
+     */
     public List<Case> others() {
         List<Case> all = new ArrayList<>();
         for (PartDesign p : upgrade.parts()) {
-            if (!p.id().equals(part.id()) && !p.siteId().equals(part.siteId()) && machine.surroundings().site(p.siteId()).isPresent()) {
+            if (!p.id().equals(part.id()) && isBeside(p)) {
                 try {
                     all.add(of(upgrade, p.id(), new Shop(printers, hardware, drawer, models), ""));
                 } catch (PartProblem e) {
@@ -92,7 +97,12 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
                 }
             }
         }
+        fitted.stream().filter(f -> isBeside(f.part())).forEach(f -> all.add(new Case(f.upgrade(), f.part(), f.recipe(), machine, printers, hardware, drawer, models, List.of())));
         return all;
+    }
+
+    private boolean isBeside(PartDesign other) {
+        return !other.siteId().equals(part.siteId()) && machine.surroundings().site(other.siteId()).isPresent();
     }
 
     /**
@@ -100,7 +110,7 @@ public record Case(Upgrade upgrade, PartDesign part, Recipe recipe, Machine mach
      * thread and any day. Meshes of downloaded models go in by their ids, which are sums of what they hold.
      */
     public ContentKey key() {
-        return ContentKey.of(List.of(ContentKey.ENGINE, recipe, part, upgrade.hostMachineId(), machine, printers, hardware.threads(), hardware.inserts(), drawer, others().stream().map(o -> List.of(o.recipe(), o.part().siteId())).toList()));
+        return ContentKey.of(List.of(ContentKey.ENGINE, recipe, part, upgrade.hostMachineId(), machine, printers, hardware.threads(), hardware.inserts(), drawer, others().stream().map(o -> List.of(o.upgrade().id(), o.recipe(), o.part().siteId())).toList()));
     }
 
     /** What a change begins with. */

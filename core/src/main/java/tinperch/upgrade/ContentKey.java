@@ -19,7 +19,7 @@ import java.util.TreeMap;
  */
 public record ContentKey(String hex) {
     /** Raised whenever this version would answer otherwise than the one before for the same case. */
-    public static final int ENGINE = 14;
+    public static final int ENGINE = 15;
 
     /**
      * The key of a value.

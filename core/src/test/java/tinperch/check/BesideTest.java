@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -23,8 +24,11 @@ import tinperch.part.mark.Marking;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Fitted;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
+import tinperch.upgrade.Trouble;
+import tinperch.upgrade.Upgrade;
 
 /** Parts of one upgrade are each other's neighbours: two soft feet side by side, each on a site of its own, one of which may ride on an axis of 100 mm. */
 public class BesideTest {
@@ -117,5 +121,46 @@ public class BesideTest {
         Case moved = Case.of(c.upgrade().with(foot("p2", "")), "p1", shop(WIDE_MM + 5, ""), "");
         assertNotEquals(moved.key(), c.key());
         assertEquals(two(WIDE_MM + 5, "").key(), c.key());
+    }
+
+    private static Fitted fitted(String upgradeId, String machineId, String site, double apartMm) {
+        PartDesign of = foot("p1", site);
+        Upgrade u = new Upgrade(upgradeId, machineId, "Quiet feet", LocalDate.EPOCH, Trouble.NONE, List.of(of), "large");
+        return new Fitted(u, of, Case.of(new Upgrade(upgradeId, "upgraded", "", LocalDate.EPOCH, Trouble.NONE, List.of(of), "large"), "p1", shop(apartMm, ""), "R2").recipe());
+    }
+
+    private static Shop with(Shop shop, Fitted... fitted) {
+        return new Shop(shop.machines(), shop.hardware(), shop.drawer(), shop.models(), List.of(fitted));
+    }
+
+    /** What another upgrade put there stays there, as it was kept, whatever that upgrade has become since. */
+    @Test
+    public void whatIsInUseOfAnotherUpgradeIsANeighbour() {
+        Shop shop = shop(WIDE_MM + 0.4, "");
+        Case c = first(with(shop, fitted("quiet", "upgraded", "b", WIDE_MM + 0.4)), foot("p1", "a"));
+        Finding f = found(c, "rest.fitted.quiet.p1").orElseThrow();
+        assertEquals(f.margin().orElseThrow().value(), 0.4, 0.02);
+        assertTrue(f.what().contains("Foot p1 of “Quiet feet”"), f.what());
+        assertNotEquals(c.key(), first(shop, foot("p1", "a")).key());
+        // A remedy's case is of the same workshop.
+        assertEquals(c.after(c.draft()).others().size(), 1);
+    }
+
+    @Test
+    public void whatIsElsewhereOrMakesWayIsNone() {
+        Shop shop = shop(5, "");
+        for (Fitted f : List.of(fitted("quiet", "another machine", "b", 5), fitted("quiet", "upgraded", "a", 5), fitted("quiet", "upgraded", "", 5), fitted("u", "upgraded", "b", 5))) {
+            assertTrue(new FactsOnce(first(with(shop, f), foot("p1", "a"))).get(BesideFact.BESIDE).isEmpty(), f.upgrade() + " on " + f.part().siteId());
+        }
+    }
+
+    /** Parts of two upgrades may have the same id: that one of this upgrade is bound to its own p1 joins it to no other. */
+    @Test
+    public void nothingIsJoinedAcrossUpgrades() {
+        PartDesign bound = foot("p2", "a").bound("mount", new Binding.OfPort("p1", "x"));
+        Case c = first(with(shop(WIDE_MM + 5, ""), fitted("quiet", "upgraded", "b", WIDE_MM + 5)), bound);
+        List<BesideFact.Beside> beside = new FactsOnce(c).get(BesideFact.BESIDE);
+        assertEquals(beside.size(), 1);
+        assertFalse(beside.get(0).joined());
     }
 }

@@ -2,7 +2,9 @@ package tinperch.workshop;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
@@ -10,6 +12,7 @@ import tinperch.machine.Machine;
 import tinperch.part.Models;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
+import tinperch.upgrade.Fitted;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 
@@ -29,7 +32,18 @@ public record WorkshopState(List<Machine> machines, List<Upgrade> upgrades, List
 
     /** @param models where parts and neighbours made from downloaded models get them */
     public Shop shop(Models models) {
-        return new Shop(machines, HardwareTables.STANDARD, drawer, models);
+        return new Shop(machines, HardwareTables.STANDARD, drawer, models, fitted());
+    }
+
+    /** Of each part the last revision that is in use. */
+    private List<Fitted> fitted() {
+        Map<List<String>, Fitted> all = new LinkedHashMap<>();
+        for (Revision r : revisions) {
+            if (r.life().end() == Revision.End.RUNNING && r.recipe().isPresent()) {
+                upgrade(r.upgradeId()).ifPresent(u -> all.put(List.of(u.id(), r.partId()), Fitted.of(u, r, r.recipe().get())));
+            }
+        }
+        return List.copyOf(all.values());
     }
 
     /** A machine by its id; empty when there is none of it. */

@@ -26,6 +26,7 @@ import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.edit.PartEdits;
 import tinperch.workshop.engine.FactEngine;
+import tinperch.upgrade.Fitted;
 import tinperch.workshop.store.WorkshopStore;
 
 public class WorkshopTest extends TempFolder {
@@ -167,5 +168,33 @@ public class WorkshopTest extends TempFolder {
             assertFalse(new FactsOnce(c).get(MeshesFact.MESHES).pieces().isEmpty(), r.mark());
         }
         assertEquals(DemoWorkshop.state(), DemoWorkshop.state(), "the demo is the same every time");
+    }
+
+    /** A revision that is in use stands before the parts of the machine's other upgrades, and before nothing once it has failed. */
+    @Test
+    public void whatIsInUseStandsBeforeTheOthers() {
+        try (Workshop w = demo()) {
+            List<String> others = w.state().upgrades().stream().filter(u -> u.machineId().equals("avocet") && !u.id().equals("avocet-blower")).map(u -> u.id()).toList();
+            assertTrue(w.shop().fitted().isEmpty(), "in the demo all have failed or are only drawn");
+            for (int number : new int[] {3, 4}) {
+                Revision r = w.state().revisionsOf("avocet-blower", "p1").get(number - 1);
+                w.edit("in use", s -> s.with(r.with(new Revision.Life(10, Revision.End.RUNNING, ""))));
+                Fitted f = w.shop().fitted().get(0);
+                assertEquals(w.shop().fitted().size(), 1, "the last of a part is the one that stands there");
+                assertEquals(f.recipe().mark(), r.mark());
+                for (String id : others) {
+                    Upgrade u = w.state().upgrade(id).orElseThrow();
+                    Case c = Case.of(u, u.parts().get(0).id(), w.shop(), "");
+                    assertEquals(c.fitted(), List.of(f), id);
+                }
+                Upgrade own = w.state().upgrade("avocet-blower").orElseThrow();
+                assertEquals(Case.of(own, "p1", w.shop(), "").fitted(), List.of(), "to itself it is none");
+            }
+            Revision r = w.state().revisionsOf("avocet-blower", "p1").get(3);
+            w.edit("failed", s -> s.with(r.with(new Revision.Life(20, Revision.End.FAILED, ""))));
+            assertEquals(w.shop().fitted().get(0).recipe().mark(), "R3", "the one before is back in use");
+            w.undo();
+            assertEquals(w.shop().fitted().get(0).recipe().mark(), "R4");
+        }
     }
 }
