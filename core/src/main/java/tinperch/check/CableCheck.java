@@ -58,7 +58,7 @@ public final class CableCheck implements Check {
         String at = pose(n.pose());
         return Finding.of("cable." + n.run().id() + ".near." + n.to(), Severity.LOOK, touches ? n.run().name() + " rubs on " + n.to() + " where " + at : n.run().name() + " passes " + n.to() + " at " + Quantity.mm(Math.round(n.gapMm() * 10) / 10.0) + " where " + at,
                 "Drawn straight from point to point it comes so near on its way; " + Quantity.mm(CableWayFact.NEED_MM) + " are to be free (common practice), and what hangs through hangs nearer. A cable that rubs wears through: lead it round, or hold it elsewhere.")
-                .measured(new Margin(n.gapMm(), CableWayFact.NEED_MM, Unit.MM, true)).posed(n.pose());
+                .measured(new Margin(n.gapMm(), CableWayFact.NEED_MM, Unit.MM, true)).posed(n.pose()).with(LedRound.of(n));
     }
 
     private static Finding reaches(Run r, RunFit fit) {

@@ -11,6 +11,7 @@ import tinperch.machine.space.Run;
 import tinperch.machine.space.Shape;
 import tinperch.machine.space.Site;
 import tinperch.machine.space.Surroundings;
+import tinperch.solid.Bounds;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.solid.query.Nearest;
@@ -43,8 +44,11 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
      * @param to what it comes near to
      * @param gapMm from its skin; 0 where it touches, infinite where it could not be looked through to the end
      * @param pose where the axes stand there, those that matter
+     * @param after the point of the cable it comes after, from 0
+     * @param at the place on the cable's middle line and {@code around} what it comes near to, both as that stands with all axes at zero
+     * @param group of what it comes near to
      */
-    public record Near(Run run, String to, double gapMm, Map<String, Double> pose) {}
+    public record Near(Run run, String to, double gapMm, Map<String, Double> pose, int after, Vec3 at, Bounds around, String group) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -89,7 +93,8 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
             double need = best == null ? NEED_MM : Math.min(NEED_MM, best.gapMm);
             Optional<Strand.Tight> t = strand(a, b, tree, into, group, space).tightest(need + r.acrossMm() / 2, facts.stop());
             if (t.isPresent() && (best == null || t.get().mm() - r.acrossMm() / 2 < best.gapMm)) {
-                best = new Near(r, name, Math.max(0, t.get().mm() - r.acrossMm() / 2), t.get().pose());
+                Vec3 at = t.get().at();
+                best = new Near(r, name, Math.max(0, t.get().mm() - r.acrossMm() / 2), t.get().pose(), i - 1, into.inverse().point(at.x(), at.y(), at.z()), tree.mesh().placed(into.inverse()).bounds(), group);
             }
         }
         return Optional.ofNullable(best);

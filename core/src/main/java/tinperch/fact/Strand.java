@@ -32,8 +32,11 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
      * What was found.
      *
      * @param mm from its middle line; infinite where nothing was found but not everything looked through
+     * @param at the place on its middle line
      */
-    record Tight(double mm, Map<String, Double> pose) {}
+    record Tight(double mm, Map<String, Double> pose, Vec3 at) {
+        static final Tight UNTOLD = new Tight(Double.POSITIVE_INFINITY, Map.of(), Vec3.ZERO);
+    }
 
     /** One half width each for the place along it, 0 to 1, and for every axis. */
     private record Stretch(double[] at, double[] half, double leastMm) {}
@@ -41,7 +44,7 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
     /** The tightest place nearer than so much; empty where there is none. Where it cannot be looked through to the end, what was found till then. */
     Optional<Tight> tightest(double needMm, Stop stop) {
         if (travels.size() > MOST_AXES) {
-            return Optional.of(new Tight(Double.POSITIVE_INFINITY, Map.of()));
+            return Optional.of(Tight.UNTOLD);
         }
         int n = travels.size() + 1;
         double[] at = new double[n];
@@ -84,14 +87,14 @@ record Strand(TriangleTree tree, Vec3 from, Vec3 to, double clipFromMm, double c
             double mm = Nearest.distanceMm(tree, middle, bestMm + reach);
             if (mm < bestMm) {
                 bestMm = mm;
-                best = new Tight(mm, pose(s.at));
+                best = new Tight(mm, pose(s.at), middle);
             }
             if (mm - reach < bestMm - EXACT_MM && reach > EXACT_MM) {
                 halve(s, Math.max(apart, mm - reach), length, open);
             }
         }
         boolean through = open.isEmpty() || open.peek().leastMm >= bestMm - EXACT_MM;
-        return best == null && !through ? Optional.of(new Tight(Double.POSITIVE_INFINITY, Map.of())) : Optional.ofNullable(best);
+        return best == null && !through ? Optional.of(Tight.UNTOLD) : Optional.ofNullable(best);
     }
 
     /** How far a mm of an axis moves any point of a stretch at most: it changes straight along it, so most at one of its ends. */

@@ -50,7 +50,7 @@ public final class Prover {
                     of.add(f);
                     work.add(() -> attempt(f, r, c, now, facts, MOST_PULLS, false).stream().toList());
                 }
-                if (f.subject() == Subject.LAYOUT && f.severity() == Severity.STOP) {
+                if (f.subject() == Subject.LAYOUT && f.severity() != Severity.CANT_TELL) {
                     of.add(f);
                     work.add(() -> layouts(f, c, now, facts));
                 }
@@ -78,9 +78,15 @@ public final class Prover {
                 break;
             }
             attempt(f, Remedy.of(w.label(), new Change.Layout(w.values())), c, now, facts, 1, true)
-                    .filter(x -> x.after().count(Severity.STOP) < now.count(Severity.STOP) && x.remedy().leaves().isEmpty()).ifPresent(all::add);
+                    .filter(x -> x.remedy().leaves().isEmpty() && isBetter(x.after(), now)).ifPresent(all::add);
         }
         return all;
+    }
+
+    /** Fewer stops, or as many and less to look at: another layout changes more than one finding. */
+    private static boolean isBetter(Assessment after, Assessment before) {
+        long stops = after.count(Severity.STOP) - before.count(Severity.STOP);
+        return stops < 0 || stops == 0 && after.count(Severity.LOOK) < before.count(Severity.LOOK);
     }
 
     private static List<Way> ways(Case c) {

@@ -114,7 +114,7 @@ final class WireRows {
         return List.of(
                 Row.of("P24", "the tool's cable is 40 mm short at one end of travel", () -> cable(Math.hypot(300, 100) - 40), () -> cable(Math.hypot(300, 100) + 20), "cable.head", "head cable is 40 mm too short where x stands at 200 mm, z stands at 100 mm").measures(-40, 1e-6).cures(),
                 Row.of("P24b", "and is bent too sharply where it is held", () -> kinked(4), () -> kinked(60), "cable.head.bend", "is bent to a radius of").cures(),
-                Row.of("P24d", "and passes a post half a millimetre off", () -> rubbing(0.5), () -> rubbing(3), "cable.head.near.post", "head cable passes post at 0.5 mm").measures(0.5, 0.11),
+                Row.of("P24d", "and passes a post half a millimetre off", () -> rubbing(0.5), () -> rubbing(3), "cable.head.near.post", "head cable passes post at 0.5 mm").measures(0.5, 0.11).cures(),
                 Row.of("P50", "a second fan spliced to an output", () -> spliced(0.25, "o1"), () -> spliced(0.25, "o2"), "output.o1", "Fan output 1 gives 0.4 A, 0.47 A hang on it").measures(0.47, 1e-9).cures(),
                 Row.of("P50b", "two fans that one output bears, but neither is switched alone", () -> spliced(0.1, "o1"), () -> spliced(0.1, "o2"), "output.o1", "switched together").measures(0.32, 1e-9).cures(),
                 // 40 W / 12 V = 3.333 A; 2 × 1.2 m of AWG 26 are 0.3214 Ω (ASTM B258): 1.071 V.

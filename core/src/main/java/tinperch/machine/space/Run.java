@@ -112,6 +112,18 @@ public record Run(String id, String name, Kind kind, List<Hold> holds, double ac
         return new Run(id, name, kind, holds, acrossMm, wide, bendMm, mm);
     }
 
+    /** Whether it takes no more points. */
+    public boolean isFull() {
+        return holds.size() >= MOST_POINTS;
+    }
+
+    /** With one more point, as the so-manieth, from 0. */
+    public Run with(int point, Hold hold) {
+        List<Hold> more = new ArrayList<>(holds);
+        more.add(point, hold);
+        return new Run(id, name, kind, more, acrossMm, wide, bendMm, lengthMm);
+    }
+
     /** Without one of its points. */
     public Run without(int point) {
         List<Hold> left = new ArrayList<>(holds);
