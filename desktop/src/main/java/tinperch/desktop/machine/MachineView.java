@@ -6,6 +6,7 @@ import java.util.Deque;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
@@ -60,7 +61,7 @@ public final class MachineView extends VBox implements View {
             if (Ui.isSeen(this)) {
                 makeNext();
             }
-            if (!isMade()) {
+            if (!isReady()) {
                 next.playFromStart();
             }
         });
@@ -114,11 +115,21 @@ public final class MachineView extends VBox implements View {
                 default -> throw new IllegalStateException(page.name());
             }
         }
-        return pages.get(page);
+        Node node = pages.get(page);
+        if (!stack.getChildren().contains(node)) {
+            stack.getChildren().add(node);
+        }
+        return node;
     }
 
     /** Makes a page nobody has come to yet, so that it opens at once. */
     private void makeNext() {
+        Optional<Node> out = pages.values().stream().filter(n -> !stack.getChildren().contains(n)).findFirst();
+        if (out.isPresent()) {
+            stack.getChildren().add(out.get());
+            layOut(out.get());
+            return;
+        }
         if (space != null && space.makeNext()) {
             return;
         }
@@ -126,13 +137,19 @@ public final class MachineView extends VBox implements View {
         if (page != null && !pages.containsKey(page)) {
             Node node = made(page);
             refresh(node);
-            node.applyCss();
-            node.resize(stack.getWidth(), stack.getHeight());
-            if (node instanceof javafx.scene.Parent p) {
-                p.layout();
-            }
-            Ui.putAway(node, true);
+            layOut(node);
         }
+    }
+
+    /** Styles and lays out a page nobody looks at. */
+    private void layOut(Node page) {
+        Ui.putAway(page, false);
+        page.applyCss();
+        page.resize(stack.getWidth(), stack.getHeight());
+        if (page instanceof javafx.scene.Parent p) {
+            p.layout();
+        }
+        Ui.putAway(page, true);
     }
 
     private static void refresh(Node page) {
@@ -143,6 +160,11 @@ public final class MachineView extends VBox implements View {
 
     private boolean isMade() {
         return later.isEmpty() && (space == null || space.isMade());
+    }
+
+    /** Whether all pages are made and back in the window. */
+    private boolean isReady() {
+        return isMade() && stack.getChildren().containsAll(pages.values());
     }
 
     /** Whether it is some machine's and all of its pages are there. */
@@ -184,13 +206,12 @@ public final class MachineView extends VBox implements View {
         if (space != null) {
             space.leave();
         }
+        // Coming back, the page one sees is styled at once, the others in the pauses after.
+        stack.getChildren().removeIf(n -> !n.isVisible());
     }
 
     @Override
     public void refresh() {
-        if (!isMade()) {
-            next.playFromStart();
-        }
         Page here = desk.page();
         Node shown = made(here);
         for (Node n : stack.getChildren()) {
@@ -199,6 +220,9 @@ public final class MachineView extends VBox implements View {
         form.refresh();
         tabs.refresh(form.machine(), here);
         refresh(shown);
+        if (!isReady()) {
+            next.playFromStart();
+        }
         showWanted();
     }
 }

@@ -13,9 +13,10 @@ import tinperch.desktop.machine.MachineView;
 import tinperch.machine.Machine;
 
 /**
- * The place one is at, and the machines one was at lately: those stay in the window, put away, so that coming back
- * to one is quick. While nothing else happens the sheets of the machines one may come to next are made, and one more view lies ready
- * for any other.
+ * The place one is at, and the machines one was at lately: those are kept, put away, so that coming back to one is quick. From machine to machine
+ * they stay in the window; elsewhere they are taken out of it, for in every frame the toolkit asks each node of the window for its bounds, put away or
+ * not, which was half of what an edit's frame cost. While nothing else happens the sheets of the machines one may come to next are made, and one more
+ * view lies ready for any other.
  */
 final class Places extends StackPane {
     private static final int MOST = 6;
@@ -79,6 +80,9 @@ final class Places extends StackPane {
         for (Node n : getChildren()) {
             Ui.putFarAway(n, n != view);
         }
+        if (!(view instanceof MachineView)) {
+            getChildren().removeIf(n -> n != view);
+        }
         if (!getChildren().contains(view)) {
             getChildren().add(view);
         }
@@ -94,9 +98,7 @@ final class Places extends StackPane {
             return;
         }
         spare = new MachineView(desk);
-        getChildren().add(0, spare);
         layOut(spare);
-        Ui.putAway(spare, true);
         if (kept.size() < MOST) {
             desk.state().machines().stream().map(Machine::id).filter(id -> !kept.containsKey(id)).findFirst().ifPresent(this::makeSheet);
         }
@@ -110,9 +112,19 @@ final class Places extends StackPane {
         resting.playFromStart();
     }
 
+    /** Styles and lays out one that lies ready; nothing is styled outside a window, so it is put in for the while. */
     private void layOut(MachineView view) {
+        if (view.getParent() == null) {
+            getChildren().add(0, view);
+        }
         view.applyCss();
         view.resize(getWidth(), getHeight());
         view.layout();
+        if (view == spare) {
+            Ui.putAway(view, true);
+        }
+        if (!view.isVisible() && getChildren().stream().noneMatch(n -> n instanceof MachineView && n.isVisible())) {
+            getChildren().remove(view);
+        }
     }
 }
