@@ -14,8 +14,10 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import tinperch.desktop.desk.Page;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.look.Ui;
 import tinperch.desktop.machine.MachineView;
@@ -84,6 +86,34 @@ public class PlacesTest extends WindowTest {
         }
         assertEquals(desk.state().machines().size(), 4);
         assertTrue(desk.machine().isPresent(), "the machine looked at is gone; another is shown");
+    }
+
+    /** Each node in the window costs time in every frame of an edit: a machine one has left is kept outside, with all of its pages, and comes back as it was. */
+    @Test
+    public void aMachineOneHasLeftIsKeptOutsideTheWindow() throws Exception {
+        click("machine-avocet");
+        MachineView avocet = machineView();
+        onFx(() -> {
+            desk.goTo(Page.BOOK);
+            return null;
+        });
+        Pane pages = (Pane) avocet.getChildren().get(1);
+        int all = Page.values().length;
+        waitFor(() -> pages.getChildren().size() == all, "all are made in the pauses");
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        assertEquals(views(), List.of());
+        type("field-plate.width", "84");
+        click("machine-avocet");
+        assertSame(machineView(), avocet);
+        waitFor(() -> pages.getChildren().size() == all, "pages nobody has come to are put in again in the pauses");
+        goTo("avocet-blower", Station.SHAPE);
+        click("machine-avocet");
+        onFx(() -> {
+            desk.goTo(Page.READINGS);
+            assertEquals(pages.getChildren().stream().filter(Node::isVisible).map(Ui::idOf).toList(), List.of("readings"), "and at once where one comes to it");
+            return null;
+        });
     }
 
     /** A page kept as one picture is painted as a whole for the smallest change in it; none may be. */
