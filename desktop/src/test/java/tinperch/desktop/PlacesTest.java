@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
@@ -114,6 +115,26 @@ public class PlacesTest extends WindowTest {
             assertEquals(pages.getChildren().stream().filter(Node::isVisible).map(Ui::idOf).toList(), List.of("readings"), "and at once where one comes to it");
             return null;
         });
+    }
+
+    /** The same of stations: one that was left a while ago is out of the window, and as it was when one comes back. */
+    @Test
+    public void aStationOneHasLeftIsKeptOutsideTheWindow() throws Exception {
+        goTo("avocet-blower", Station.SHAPE);
+        waitForPicture();
+        Node field = need("field-plate.width");
+        onFx(() -> {
+            ((TextField) field).setText("77");
+            return null;
+        });
+        goTo("avocet-blower", Station.TROUBLE);
+        assertSame(field.getScene(), stage.getScene(), "to and fro it is there");
+        waitFor(() -> field.getScene() == null, "one stays where one is, and it still is in the window");
+        goTo("avocet-blower", Station.SHAPE);
+        assertSame(need("field-plate.width"), field);
+        type("field-plate.width", "84");
+        assertEquals(((TextField) field).getText(), "84");
+        waitForPicture();
     }
 
     /** A page kept as one picture is painted as a whole for the smallest change in it; none may be. */

@@ -2,6 +2,7 @@ package tinperch.desktop.station;
 
 import java.util.EnumMap;
 import java.util.Map;
+import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Hyperlink;
@@ -11,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
 import tinperch.desktop.desk.Station;
 import tinperch.desktop.desk.View;
@@ -29,6 +31,9 @@ public final class UpgradeView extends VBox implements View {
     private final HBox whyLine;
     private final Label why = Ui.label("", "why");
     private final StackPane pages = new StackPane();
+    /** So long one goes to and fro between stations without their being styled anew. */
+    private static final Duration LATELY = Duration.seconds(4);
+    private final PauseTransition settled = new PauseTransition(LATELY);
     private Node shown;
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> desk().state().upgrade(upgrade()).ifPresent(this::told);
 
@@ -53,6 +58,8 @@ public final class UpgradeView extends VBox implements View {
         VBox.setVgrow(pages, Priority.ALWAYS);
         getChildren().addAll(pages, tray);
         desk.assessmentProperty().addListener(onAssessment);
+        // Each node in the window costs time in every frame of an edit, seen or not.
+        settled.setOnFinished(e -> pages.getChildren().removeIf(n -> n != shown));
     }
 
     private Desk desk() {
@@ -101,9 +108,10 @@ public final class UpgradeView extends VBox implements View {
                 ((Region) next).setPrefHeight(0);
                 pages.getChildren().add(next);
             }
-            // Stations stay in the window: one put back would be styled anew.
+            // Those left lately stay in the window: one put back is styled anew.
             pages.getChildren().forEach(n -> Ui.putAway(n, n != next));
             shown = next;
+            settled.playFromStart();
             ((View) next).refresh();
             ((View) next).arrived();
             return;
@@ -113,6 +121,7 @@ public final class UpgradeView extends VBox implements View {
 
     @Override
     public void leave() {
+        settled.stop();
         tray.leave();
         desk.assessmentProperty().removeListener(onAssessment);
         stations.values().forEach(n -> ((View) n).leave());
