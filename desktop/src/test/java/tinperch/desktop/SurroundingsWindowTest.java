@@ -133,6 +133,25 @@ public class SurroundingsWindowTest extends WindowTest {
         assertEquals(desk.machine().orElseThrow().surroundings().neighbours().size(), 0);
     }
 
+    /** Axes taken back while gaps along them are still being measured: what comes of that then has no strip to be shown on. */
+    @Test
+    public void whatIsStillMeasuredOfWhatIsGoneIsNotShown() throws Exception {
+        robot.push(KeyCode.CONTROL, KeyCode.M);
+        click("page-surroundings");
+        press("space-begin");
+        need("travel-x");
+        onFx(() -> {
+            desk.workshop().undo();
+            return null;
+        });
+        for (int frame = 0; frame < 40; frame++) {
+            QuickRobot.settle();
+        }
+        // Whatever failed meanwhile in the window comes up here.
+        waitFor(() -> find("space-begin") != null, "an empty one may be begun again");
+        assertTrue(desk.machine().orElseThrow().surroundings().axes().isEmpty());
+    }
+
     @Test
     public void aSiteIsAddedWithTheHolesThatWereReadAndKept() throws Exception {
         click("machine-ruff");

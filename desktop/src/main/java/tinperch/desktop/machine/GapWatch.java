@@ -30,8 +30,9 @@ final class GapWatch {
         this.strips = strips;
     }
 
-    /** Takes other surroundings. */
+    /** Takes other surroundings; what is still being measured is of those before, which may have had other axes. */
     void take(Gaps next) {
+        measuring.cancel();
         gaps = next;
     }
 
