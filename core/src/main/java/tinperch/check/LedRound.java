@@ -35,7 +35,8 @@ final class LedRound {
     private record Tie(Run.Hold hold, double offMm, String label) {}
 
     static List<Remedy> of(CableWayFact.Near n) {
-        if (n.run().isFull()) {
+        // Nobody ties a cable to what would melt it.
+        if (n.hot() || n.run().isFull()) {
             return List.of();
         }
         double out = CableWayFact.NEED_MM + n.run().acrossMm() / 2 + TIE_MM;

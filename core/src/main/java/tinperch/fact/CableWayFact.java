@@ -46,9 +46,9 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
      * @param pose where the axes stand there, those that matter
      * @param after the point of the cable it comes after, from 0
      * @param at the place on the cable's middle line and {@code around} what it comes near to, both as that stands with all axes at zero
-     * @param group of what it comes near to
+     * @param group of what it comes near to, {@code hot} whether that is hot
      */
-    public record Near(Run run, String to, double gapMm, Map<String, Double> pose, int after, Vec3 at, Bounds around, String group) {}
+    public record Near(Run run, String to, double gapMm, Map<String, Double> pose, int after, Vec3 at, Bounds around, String group, boolean hot) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -72,11 +72,11 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
         Map<String, Shape> shapes = facts.get(SceneFact.SCENE);
         for (Run r : riding(c)) {
             for (MotionFact.Body b : own ? MotionFact.bodies(facts, place.get()) : List.<MotionFact.Body>of()) {
-                near(r, b.id().equals(b.piece().id()) ? "the " + b.piece().name() : "what the part carries", b.tree(), b.place().inverse(), c.site().orElseThrow().group(), space, facts).ifPresent(all::add);
+                near(r, b.id().equals(b.piece().id()) ? "the " + b.piece().name() : "what the part carries", b.tree(), b.place().inverse(), c.site().orElseThrow().group(), false, space, facts).ifPresent(all::add);
             }
             for (Neighbour n : space.neighbours()) {
                 if (!own && n.isMatter()) {
-                    near(r, n.name(), shapes.get(n.id()).tree(), Placement.HERE, n.group(), space, facts).ifPresent(all::add);
+                    near(r, n.name(), shapes.get(n.id()).tree(), Placement.HERE, n.group(), n.kind() == Neighbour.Kind.HOT, space, facts).ifPresent(all::add);
                 }
             }
         }
@@ -84,8 +84,9 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
     }
 
     /** @param into from the machine, as something of the group sees it with all axes at zero, to the tree's coordinates */
-    private static Optional<Near> near(Run r, String name, TriangleTree tree, Placement into, String group, Surroundings space, Facts facts) {
+    private static Optional<Near> near(Run r, String name, TriangleTree tree, Placement into, String group, boolean hot, Surroundings space, Facts facts) {
         Near best = null;
+        Placement back = into.inverse();
         for (int i = 1; i < r.holds().size(); i++) {
             Run.Hold a = r.holds().get(i - 1);
             Run.Hold b = r.holds().get(i);
@@ -94,7 +95,7 @@ public final class CableWayFact implements Fact<List<CableWayFact.Near>> {
             Optional<Strand.Tight> t = strand(a, b, tree, into, group, space).tightest(need + r.acrossMm() / 2, facts.stop());
             if (t.isPresent() && (best == null || t.get().mm() - r.acrossMm() / 2 < best.gapMm)) {
                 Vec3 at = t.get().at();
-                best = new Near(r, name, Math.max(0, t.get().mm() - r.acrossMm() / 2), t.get().pose(), i - 1, into.inverse().point(at.x(), at.y(), at.z()), tree.mesh().placed(into.inverse()).bounds(), group);
+                best = new Near(r, name, Math.max(0, t.get().mm() - r.acrossMm() / 2), t.get().pose(), i - 1, back.point(at.x(), at.y(), at.z()), tree.mesh().placed(back).bounds(), group, hot);
             }
         }
         return Optional.ofNullable(best);

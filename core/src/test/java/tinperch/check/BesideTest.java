@@ -126,7 +126,7 @@ public class BesideTest {
     private static Fitted fitted(String upgradeId, String machineId, String site, double apartMm) {
         PartDesign of = foot("p1", site);
         Upgrade u = new Upgrade(upgradeId, machineId, "Quiet feet", LocalDate.EPOCH, Trouble.NONE, List.of(of), "large");
-        return new Fitted(u, of, Case.of(new Upgrade(upgradeId, "upgraded", "", LocalDate.EPOCH, Trouble.NONE, List.of(of), "large"), "p1", shop(apartMm, ""), "R2").recipe());
+        return new Fitted(u, Case.of(new Upgrade(upgradeId, "upgraded", "", LocalDate.EPOCH, Trouble.NONE, List.of(of), "large"), "p1", shop(apartMm, ""), "R2").recipe());
     }
 
     private static Shop with(Shop shop, Fitted... fitted) {

@@ -8,6 +8,7 @@ import java.util.List;
 import org.testng.annotations.Test;
 import tinperch.fact.FactsOnce;
 import tinperch.fact.ThinFact;
+import tinperch.judge.Judge;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Axis;
 import tinperch.machine.space.Group;
@@ -21,6 +22,7 @@ import tinperch.part.param.NumberParam;
 import tinperch.part.param.Values;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
+import tinperch.upgrade.Change;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Shop;
 
@@ -75,6 +77,20 @@ public class PrintableTest {
 
     private static Neighbour wall(String group, double fromY) {
         return new Neighbour("wall", "wall", group, Neighbour.Kind.SOLID, Neighbour.Form.BOX, new Vec3(-60, fromY, -60), new Vec3(120, 5, 120), "z", 0, 0);
+    }
+
+    /** What is only to be looked at has another layout as a remedy, where that clears it and nothing gets worse: here heads on the other side. */
+    @Test
+    public void anotherLayoutFreesHeadsOnlyAShortKeyGetsTo() {
+        Shop shop = PartExamples.shop(60, 50, 32, 32);
+        Surroundings s = foot(wall("carriage", 72)).machine().surroundings();
+        Shop with = new Shop(shop.machines().stream().map(m -> m.id().equals("upgraded") ? m.withSurroundings(s) : m).toList(), shop.hardware(), shop.drawer(), shop.models());
+        Case c = PartExamples.caseOf(PartExamples.plate(PartExamples.values()).atSite("s"), with);
+        Finding f = Judge.thorough(c).findings().stream().filter(x -> x.id().startsWith("access.mount")).findFirst().orElseThrow();
+        assertEquals(f.severity(), Severity.LOOK);
+        Remedy way = f.remedies().stream().filter(r -> r.label().startsWith("heads on the machine's side")).findFirst().orElseThrow(() -> new AssertionError(f + ""));
+        Case after = c.after(Change.all(c.draft(), way.changes()));
+        assertTrue(PartExamples.findings(after).stream().noneMatch(x -> x.id().equals(f.id()) && x.severity() != Severity.FINE));
     }
 
     /** Its heads look away from the machine: a wall near before them, moving with it, leaves no way; one that the axis leaves behind does. */

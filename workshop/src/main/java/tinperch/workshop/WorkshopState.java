@@ -10,9 +10,9 @@ import tinperch.hardware.HardwareTables;
 import tinperch.hardware.ScrewDrawer;
 import tinperch.machine.Machine;
 import tinperch.part.Models;
+import tinperch.upgrade.Fitted;
 import tinperch.upgrade.PartDesign;
 import tinperch.upgrade.Revision;
-import tinperch.upgrade.Fitted;
 import tinperch.upgrade.Shop;
 import tinperch.upgrade.Upgrade;
 

@@ -23,6 +23,9 @@ import tinperch.upgrade.Upgrade;
 
 /** An upgrade: the run of stations, the station at hand, the margins tray below. */
 public final class UpgradeView extends VBox implements View {
+    /** So long one goes to and fro between stations without their being styled anew. */
+    private static final Duration LATELY = Duration.seconds(4);
+
     private final Desk desk;
     private final String upgradeId;
     private final StationRun run;
@@ -31,8 +34,6 @@ public final class UpgradeView extends VBox implements View {
     private final HBox whyLine;
     private final Label why = Ui.label("", "why");
     private final StackPane pages = new StackPane();
-    /** So long one goes to and fro between stations without their being styled anew. */
-    private static final Duration LATELY = Duration.seconds(4);
     private final PauseTransition settled = new PauseTransition(LATELY);
     private Node shown;
     private final ChangeListener<Assessment> onAssessment = (o, a, b) -> desk().state().upgrade(upgrade()).ifPresent(this::told);
