@@ -107,6 +107,33 @@ public class FactEngineTest {
     }
 
     @Test
+    public void whatIsHeldBackBeginsWhenToldSoAndWhatIsLookedAtDoesNotWaitForIt() throws Exception {
+        Runnable goOn = engine.holdBack();
+        CountDownLatch begun = new CountDownLatch(1);
+        engine.work(() -> {
+            begun.countDown();
+            return true;
+        }, x -> { });
+        Told told = new Told();
+        engine.look(blower(83), told);
+        told.await();
+        assertFalse(begun.await(200, TimeUnit.MILLISECONDS), "it has begun though it is held back");
+        goOn.run();
+        assertTrue(begun.await(60, TimeUnit.SECONDS));
+    }
+
+    @Test
+    public void whatIsHeldBackBeginsThoughNobodyEverSaysSo() throws Exception {
+        engine.holdBack();
+        CountDownLatch begun = new CountDownLatch(1);
+        engine.work(() -> {
+            begun.countDown();
+            return true;
+        }, x -> { });
+        assertTrue(begun.await(60, TimeUnit.SECONDS));
+    }
+
+    @Test
     public void aRemedysOutcomeIsKnownBeforeItIsAsked() throws Exception {
         Told told = new Told();
         engine.look(blower(82), told);

@@ -17,6 +17,7 @@ import javafx.scene.Scene;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import tinperch.desktop.desk.Desk;
+import tinperch.desktop.look.EarlyLook;
 import tinperch.desktop.look.EarlySkins;
 import tinperch.desktop.look.Theme;
 import tinperch.workshop.Workshop;
@@ -31,6 +32,8 @@ import tinperch.workshop.store.WorkshopStore;
 
 /** The JavaFX application: opens the workshop, shows the window. */
 public final class TinPerchApp extends Application {
+    /** After so many the window stands. */
+    private static final int FIRST_FRAMES = 2;
     private static CompletableFuture<Workshop> opening;
     private static Path file;
     private static boolean demo;
@@ -62,6 +65,8 @@ public final class TinPerchApp extends Application {
     @Override
     public void start(Stage stage) {
         Theme.standard();
+        // The workshop is still being opened on the other core.
+        EarlyLook.once();
         try {
             begin(stage, opening.join());
         } catch (CompletionException e) {
@@ -74,10 +79,24 @@ public final class TinPerchApp extends Application {
 
     private void begin(Stage stage, Workshop workshop) {
         desk = new Desk(workshop);
+        Runnable goOn = desk.engine().holdBack();
         show(stage, desk, 1280, 800);
+        afterFrames(stage.getScene(), FIRST_FRAMES, goOn);
         PauseTransition standing = new PauseTransition(Duration.seconds(1.5));
         standing.setOnFinished(e -> desk.warmUp());
         standing.play();
+    }
+
+    private static void afterFrames(Scene scene, int frames, Runnable then) {
+        int[] left = {frames};
+        Runnable[] count = new Runnable[1];
+        count[0] = () -> {
+            if (--left[0] == 0) {
+                scene.removePostLayoutPulseListener(count[0]);
+                then.run();
+            }
+        };
+        scene.addPostLayoutPulseListener(count[0]);
     }
 
     private ClosedDoor.Ways ways(Stage stage) {
@@ -125,7 +144,7 @@ public final class TinPerchApp extends Application {
 
     private static Workshop filled(WorkshopStore store, boolean demo) {
         try {
-            if (demo && !store.isReadOnly() && store.load().equals(WorkshopState.EMPTY)) {
+            if (demo && !store.isReadOnly() && store.isEmpty()) {
                 DemoModels.blobs().forEach(store::keepMesh);
                 store.save(WorkshopState.EMPTY, DemoWorkshop.state());
             }

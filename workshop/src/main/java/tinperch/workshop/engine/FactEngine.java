@@ -4,7 +4,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
@@ -47,6 +49,7 @@ public final class FactEngine implements AutoCloseable {
     private static final int WARM_UPS = 6;
     private static final int PAUSES = 4;
     private static final long PAUSE_MS = 5;
+    private static final long LONGEST_HELD_MS = 4000;
 
     private final FactMemory memory;
     private final AtomicLong asked = new AtomicLong();
@@ -80,6 +83,23 @@ public final class FactEngine implements AutoCloseable {
         settling = new Latest("settling", deliverOn);
         latest = new Latest("facts", deliverOn);
         behind = new Crew("facts behind", deliverOn);
+    }
+
+    /**
+     * What waits its turn behind does not begin before the answer is run, or some seconds have passed: while a window comes up it needs
+     * both cores.
+     */
+    public Runnable holdBack() {
+        CountDownLatch held = new CountDownLatch(1);
+        behind.give(() -> {
+            try {
+                return held.await(LONGEST_HELD_MS, TimeUnit.MILLISECONDS);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return false;
+            }
+        }, inTime -> LOG.debug("Begins behind, told so: {}", inTime));
+        return held::countDown;
     }
 
     /** Looks at a case; whatever was looked at before is stopped and its answers are not delivered. */

@@ -144,6 +144,15 @@ public final class WorkshopStore implements AutoCloseable {
         });
     }
 
+    /** Whether nothing was put into it yet; quicker than reading all of it. */
+    public synchronized boolean isEmpty() {
+        if (salvaged != null) {
+            return salvaged.equals(WorkshopState.EMPTY);
+        }
+        return guarded(() -> jdbi.withHandle(h -> h.createQuery("SELECT EXISTS (SELECT 1 FROM machine) OR EXISTS (SELECT 1 FROM upgrade) OR EXISTS (SELECT 1 FROM revision) "
+                + "OR EXISTS (SELECT 1 FROM drawer)").mapTo(Integer.class).one()) == 0);
+    }
+
     private static List<Rows.Stored> records(Handle h, String table, Map<String, List<Body.Row>> items) {
         return h.createQuery("SELECT id, body FROM " + table + " ORDER BY position").map((r, c) ->
                 new Rows.Stored(r.getString(1), r.getString(2), items.getOrDefault(table + "/" + r.getString(1), List.of()))).list();

@@ -59,6 +59,24 @@ public class WorkshopStoreTest extends TempFolder {
     }
 
     @Test
+    public void aFileIsEmptyUntilAnythingIsPutIn() {
+        WorkshopState demo = DemoWorkshop.state();
+        WorkshopState machineOnly = new WorkshopState(demo.machines().subList(0, 1), List.of(), List.of(), new ScrewDrawer(java.util.Map.of()));
+        WorkshopState drawerOnly = WorkshopState.EMPTY.with(new ScrewDrawer(java.util.Map.of("M3", List.of(10d))));
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            assertTrue(s.isEmpty());
+            WorkshopState before = WorkshopState.EMPTY;
+            for (WorkshopState each : List.of(machineOnly, drawerOnly, demo)) {
+                s.save(before, each);
+                assertFalse(s.isEmpty(), each + " was put in");
+                s.save(each, WorkshopState.EMPTY);
+                assertEquals(s.isEmpty(), s.load().equals(WorkshopState.EMPTY));
+            }
+            assertTrue(s.isEmpty());
+        }
+    }
+
+    @Test
     public void whatIsSavedIsLoaded() {
         fill();
         try (WorkshopStore s = WorkshopStore.open(file())) {
