@@ -15,7 +15,7 @@ import tinperch.quantity.Table;
 public record FilterMedium(String name, double lossPa, double particlesPercent, boolean smells, double lifeH, double lifeMonths) {
     public static final List<FilterMedium> ALL = Table.read(FilterMedium.class, "filters.csv", FilterMedium.class);
     /** One that keeps less lets the fine ones through (class H13 and better: EN 1822, ISO 29463). */
-    private static final double FINE_PERCENT = 99.95;
+    public static final double FINE_PERCENT = 99.95;
 
     /** The row of a name; empty where there is none. */
     public static Optional<FilterMedium> of(String name) {

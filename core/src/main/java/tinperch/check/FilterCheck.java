@@ -50,7 +50,9 @@ public final class FilterCheck implements Check {
             return Finding.of(id, Severity.FINE, "Its cartridge holds what is given off", keeps);
         }
         String passes = m.fine() ? "the vapours" : m.smells() ? "the fine particles" : "fine particles and vapours";
-        return Finding.of(id, Severity.LOOK, "A cartridge of " + m.name() + " lets " + passes + " of " + fumes + " through", keeps + " Use both, and lead the air outdoors where that can be done.").with(filled(a));
+        Finding f = Finding.of(id, Severity.LOOK, "A cartridge of " + m.name() + " lets " + passes + " of " + fumes + " through", keeps + " Use both, and lead the air outdoors where that can be done.").with(filled(a));
+        // What is kept of smells is no number of the table.
+        return m.fine() ? f : f.measured(new Margin(m.particlesPercent(), FilterMedium.FINE_PERCENT, Unit.PERCENT, true));
     }
 
     private static List<Remedy> filled(AirPath a) {

@@ -5,6 +5,7 @@ import java.util.List;
 import tinperch.fact.Facts;
 import tinperch.fact.OverlapsFact;
 import tinperch.quantity.Quantity;
+import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 
 /** Does anything of the assembly go through anything else of it? */
@@ -25,7 +26,7 @@ public final class OverlapCheck implements Check {
             n++;
             if (o.depthMm() > o.allowedMm() + TOUCH_MM) {
                 all.add(Finding.of("overlap." + o.piece().id() + "." + n, Severity.STOP, "The " + o.piece().name() + " goes " + Quantity.mm(o.depthMm()) + " into " + o.other(),
-                        "Both cannot be in the same place; change the sizes that bring them together.").at(o.piece().id(), "").about(Subject.LAYOUT));
+                        "Both cannot be in the same place; change the sizes that bring them together.").measured(new Margin(Math.round(100 * o.depthMm()) / 100.0, o.allowedMm(), Unit.MM, false)).at(o.piece().id(), "").about(Subject.LAYOUT));
             }
         }
         if (all.isEmpty() && n > 0) {

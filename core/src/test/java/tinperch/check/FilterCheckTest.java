@@ -38,6 +38,8 @@ public class FilterCheckTest {
         assertEquals(one("filter.0", found(of("carbon"), Book.EMPTY, "PLA", "ABS")).severity(), Severity.LOOK);
         assertTrue(one("filter.0", found(of("fine particles (H13)"), Book.EMPTY, "ABS")).what().contains("the vapours of ABS"));
         assertTrue(one("filter.0", found(of("dust mat"), Book.EMPTY, "ABS")).what().contains("fine particles and vapours"));
+        assertEquals(one("filter.0", found(of("dust mat"), Book.EMPTY, "ABS")).margin().orElseThrow().limit(), 99.95, "what class H13 keeps");
+        assertTrue(one("filter.0", found(of("fine particles (H13)"), Book.EMPTY, "ABS")).margin().isEmpty(), "of vapours there is no number");
         // EN 1822 and ISO 29463: class H13 keeps at least 99.95 % of the most penetrating size.
         assertEquals(FilterMedium.of("fine particles (H13)").orElseThrow().particlesPercent(), 99.95, 1e-9);
     }
