@@ -36,28 +36,33 @@ public final class DraughtCheck implements Check {
         List<Finding> all = new ArrayList<>();
         RestFact.inMachine(c, facts).ifPresent(place -> facts.get(FormFact.FORM).form().orElseThrow().air().forEach(a -> {
             Placement out = place.times(a.outlet());
-            HotRiders.of(c).stream().filter(n -> n.tempC() >= HOT_C && meets(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO))).forEach(n -> all.add(finding("draught." + all.size(), a, n)));
+            HotRiders.of(c).stream().filter(n -> n.tempC() >= HOT_C).forEach(n -> {
+                double beside = besideMm(out, Math.sqrt(a.outletMm2()) / 2, n.bounds(Vec3.ZERO));
+                if (beside <= 0) {
+                    all.add(finding("draught." + all.size(), a, n, beside));
+                }
+            });
         }));
         return all.stream().map(f -> f.about(Subject.AIR)).toList();
     }
 
-    /** Whether the widening jet touches a box on its way. */
-    private static boolean meets(Placement out, double half, Bounds box) {
+    /** How far beside the widening jet a box is, mm along an axis; below 0 the jet touches it. */
+    private static double besideMm(Placement out, double half, Bounds box) {
+        double least = Double.MAX_VALUE;
         for (int i = 1; i <= STEPS; i++) {
             double along = FAR_MM * i / STEPS;
-            Vec3 p = out.point(0, 0, along);
-            double r = half + SPREAD * along;
-            if (new Bounds(p, p).overlaps(box, r)) {
-                return true;
-            }
+            Vec3 from = box.min().minus(out.point(0, 0, along));
+            Vec3 to = out.point(0, 0, along).minus(box.max());
+            double apart = Math.max(Math.max(Math.max(from.x(), to.x()), Math.max(from.y(), to.y())), Math.max(from.z(), to.z()));
+            least = Math.min(least, apart - half - SPREAD * along);
         }
-        return false;
+        return least;
     }
 
-    private static Finding finding(String id, AirPath a, Neighbour n) {
+    private static Finding finding(String id, AirPath a, Neighbour n, double besideMm) {
         String temp = Quantity.show(n.tempC(), Unit.CELSIUS);
         return n.sock() ? Finding.of(id, Severity.FINE, n.name() + " wears a sock in the " + a.label(), "Its heater has to be tuned anew with the new air all the same; the sock keeps its " + temp + ".")
                 : Finding.of(id, Severity.LOOK, "The " + a.label() + " cools " + n.name() + ", which is bare", "The jet, widening by 12° a side, touches the block at " + temp
-                        + ": its heater swings or cannot hold. Put a sock on it, aim below it, and tune the heater anew with the fan on.").with(List.of(Remedy.of("put a sock on " + n.name(), new Change.PutNeighbour(n.socked(true)))));
+                        + ": its heater swings or cannot hold. Put a sock on it, aim below it, and tune the heater anew with the fan on.").measured(new Margin(Math.round(10 * besideMm) / 10.0, 0, Unit.MM, true)).with(List.of(Remedy.of("put a sock on " + n.name(), new Change.PutNeighbour(n.socked(true)))));
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import tinperch.fact.Facts;
 import tinperch.fact.HomingFact;
+import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 
@@ -26,7 +27,8 @@ public final class HomingCheck implements Check {
             all.add(Finding.of("homing." + leg.way().neighbour().id() + "." + leg.way().of(), Severity.STOP, "While " + homing + " homes, with " + before + " at home, the " + leg.way().feature() + " runs into "
                     + leg.way().neighbour().name(), "In the order of homing " + before + " has gone home before. " + (c.machine().surroundings().axes().size() > HomingFact.MOST_AXES ? "Other orders were not tried, there are too many; the part, or what stands there, may give way."
                             : leg.orders().isEmpty() ? "No other order helps: the part, or what stands there, has to give way."
-                            : "Home in the order " + String.join(", ", leg.orders().get(0)) + " instead, on the machine too, or let the part give way.")).at(leg.way().piece().id(), leg.way().feature())
+                            : "Home in the order " + String.join(", ", leg.orders().get(0)) + " instead, on the machine too, or let the part give way.")
+                            + (leg.way().depthMm() > 0 ? " The depth is the greatest on all its ways." : "")).measured(new Margin(Math.round(100 * (leg.way().depthMm() > 0 ? -leg.way().depthMm() : leg.way().surelyMm())) / 100.0, 0, Unit.MM, true)).at(leg.way().piece().id(), leg.way().feature())
                     .about(Subject.LAYOUT).posed(leg.pose()).with(leg.orders().stream().limit(2).map(o -> Remedy.of("home " + String.join(", ", o), new Change.HomingOrder(o))).toList()));
         }
         return all;

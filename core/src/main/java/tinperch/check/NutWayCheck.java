@@ -6,9 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tinperch.fact.Facts;
-import tinperch.fact.NutWayFact;
 import tinperch.fact.NutWayFact.Closed;
+import tinperch.fact.NutWayFact;
 import tinperch.part.form.Screw;
+import tinperch.quantity.Unit;
 import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
@@ -32,7 +33,7 @@ public final class NutWayCheck implements Check {
         facts.get(NutWayFact.NUT_WAY).forEach(x -> first.putIfAbsent(x.screw().row(), x));
         List<Finding> all = new ArrayList<>();
         first.forEach((row, x) -> all.add(Finding.of("nut." + row, Severity.LOOK, "No way in for the nuts of the " + x.screw().rowLabel() + ": " + x.feature() + " closes the pocket",
-                "A captive nut goes in straight from behind or from a side; here something is in each of these ways. Open it there, turn the screw round, or stop the print before that layer and lay the nuts in.").at(x.piece().id(), row).about(Subject.LAYOUT).with(remedies(x, c, facts))));
+                "A captive nut goes in straight from behind or from a side; here something is in each of these ways. Open it there, turn the screw round, or stop the print before that layer and lay the nuts in.").measured(new Margin(Math.round(10 * x.freeMm()) / 10.0, x.wantedMm(), Unit.MM, true)).at(x.piece().id(), row).about(Subject.LAYOUT).with(remedies(x, c, facts))));
         return all;
     }
 

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import tinperch.fact.Facts;
 import tinperch.machine.book.Book;
 import tinperch.machine.book.Component;
+import tinperch.quantity.Unit;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
 import tinperch.wiring.PinTable;
@@ -38,11 +39,12 @@ public final class PinsCheck implements Check {
         String id = "pins." + plug.id();
         String table = "Pin by pin: " + String.join("; ", IntStream.range(0, t.count()).mapToObj(i -> (i + 1) + ": " + t.plug(i) + " on " + t.socket(i) + t.goesTo(i).map(j -> j == i ? "" : ", belongs on pin " + (j + 1)).orElse(", belongs nowhere")).toList()) + ".";
         if (t.same()) {
-            return Finding.of(id, Severity.FINE, "The plug of " + plug.name() + " has the pins of " + socket.name(), table);
+            return Finding.of(id, Severity.FINE, "The plug of " + plug.name() + " has the pins of " + socket.name(), table).measured(new Margin(t.right(), t.count(), Unit.COUNT, true));
         }
         String before = "Unplug the machine, and bring the pins into order before it is plugged in. " + table;
         return (t.crosses() ? Finding.of(id, Severity.STOP, "Plugged in as it is, " + plug.name() + " gets plus and minus the wrong way on " + socket.name(), before)
                 : Finding.of(id, Severity.LOOK, "The plug of " + plug.name() + " has its pins in another order than " + socket.name(), before))
-                .with(t.ordered().map(o -> Remedy.of("its pins in order: " + String.join(", ", o.stream().map(p -> p.isEmpty() ? "nothing" : p).toList()), new Change.Wire(plug.id(), plug.wired().pinned(o)))).stream().toList());
+                .with(t.ordered().map(o -> Remedy.of("its pins in order: " + String.join(", ", o.stream().map(p -> p.isEmpty() ? "nothing" : p).toList()), new Change.Wire(plug.id(), plug.wired().pinned(o)))).stream().toList())
+                .measured(new Margin(t.right(), t.count(), Unit.COUNT, true));
     }
 }

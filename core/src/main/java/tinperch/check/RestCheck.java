@@ -10,18 +10,11 @@ import tinperch.fact.RestFact.Gap;
 import tinperch.fact.RestFact;
 import tinperch.machine.space.Neighbour;
 import tinperch.machine.space.Site;
-import tinperch.part.bind.Binding;
-import tinperch.part.feature.Anchor;
-import tinperch.part.feature.AvoidingKind;
-import tinperch.part.feature.Feature;
-import tinperch.part.form.Piece;
 import tinperch.quantity.Quantity;
 import tinperch.quantity.Unit;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
-import tinperch.upgrade.FeatureKinds;
-import tinperch.upgrade.PartDesign;
 
 /**
  * Is the part, at rest on its site with the axes at home, clear of every neighbour? A neighbour says itself how much it wants free; where
@@ -113,7 +106,7 @@ public final class RestCheck implements Check {
         };
         List<Remedy> remedies = new ArrayList<>(Clearing.of(g.piece(), g.feature(), g.outward(), wantedMm(g) - valueMm(g), c));
         if (c.machine().surroundings().neighbour(n.id()).isPresent()) {
-            cutAround(n, g.piece(), wantedMm(g), c.part()).ifPresent(remedies::add);
+            AroundNeighbour.of(n, g.piece(), c.part(), (k, before) -> k.leaving(before, wantedMm(g)), "cut around " + n.name() + ", " + Quantity.mm(wantedMm(g)) + " free").ifPresent(remedies::add);
         }
         return Finding.of(id, in || n.kind() == Neighbour.Kind.HOT ? Severity.STOP : Severity.LOOK, what, why).measured(margin(g)).at(g.piece().id(), g.feature())
                 .with(remedies).about(Subject.LAYOUT);
@@ -122,17 +115,5 @@ public final class RestCheck implements Check {
     private static String side(Vec3 way) {
         return Math.abs(way.z()) > 0.5 ? way.z() > 0 ? "from above" : "from below" : Math.abs(way.x()) > 0.5 ? way.x() > 0 ? "from the right" : "from the left"
                 : way.y() > 0 ? "from behind" : "from the front";
-    }
-
-    /** Takes the neighbour's room out of the piece; what that leaves of it is tried out before it is offered. */
-    private static Optional<Remedy> cutAround(Neighbour n, Piece piece, double wantedMm, PartDesign part) {
-        AvoidingKind kind = FeatureKinds.avoiding();
-        Binding around = new Binding.OfNeighbour(n.id());
-        Feature known = part.features().stream().filter(f -> f.kindId().equals(kind.id()) && around.equals(f.around()) && f.anchor() != null
-                && f.anchor().pieceId().equals(piece.id())).findFirst().orElse(null);
-        String id = known == null ? part.nextFeatureId() : known.id();
-        String name = known == null ? "around " + n.name() : known.name();
-        return kind.leaving(wantedMm).map(v -> Remedy.of("cut around " + n.name() + ", " + Quantity.mm(wantedMm) + " free",
-                new Change.PutFeature(new Feature(id, kind.id(), name, Anchor.piece(piece.id()), around, v, false))));
     }
 }

@@ -45,6 +45,7 @@ public final class SeatCheck implements Check {
         if (s.inTheWayMm() > FREE_MM) {
             return Finding.of(id, Severity.STOP, "The " + s.wayOf() + " of the " + which + " has no place: " + s.obstacle() + " stands " + Quantity.mm(s.inTheWayMm()) + " in its way",
                     "It cannot lie flat, and a driver or the iron does not get there straight. Move or turn a pattern, let it in deeper, or put the heads on the other side.")
+                    .measured(new Margin(Math.round(100 * s.inTheWayMm()) / 100.0, FREE_MM, Unit.MM, false))
                     .at(s.screw().pieceId(), s.obstacle()).about(Subject.LAYOUT);
         }
         Margin m = new Margin(Math.rint(100 * s.bearing()), BEARS_PERCENT, Unit.PERCENT, true);

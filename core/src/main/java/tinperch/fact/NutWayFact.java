@@ -30,8 +30,20 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
      * A pocket no nut gets into.
      *
      * @param feature what is met first behind the nut
+     * @param freeMm how far it is free on the way that comes nearest to what is wanted there, {@code wantedMm}
      */
-    public record Closed(Screw screw, Piece piece, String feature) {}
+    public record Closed(Screw screw, Piece piece, String feature, double freeMm, double wantedMm) {}
+
+    /** How far one way is free, and how far it has to be. */
+    private record Way(double freeMm, double wantedMm) {
+        boolean isOpen() {
+            return freeMm >= wantedMm;
+        }
+
+        Way orBetter(Way o) {
+            return o.freeMm / o.wantedMm > freeMm / wantedMm ? o : this;
+        }
+    }
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -50,10 +62,8 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
         double thick = s.end().nutMm(s.thread());
         double half = s.thread().nutAcrossFlatsMm() / 2 - WITHIN_MM;
         double behind = s.endMm() + thick - WITHIN_MM;
-        if (isFree(tree, ring(a, half, behind), a.w(), BEHIND_MM)) {
-            return Optional.empty();
-        }
-        for (int k = 0; k < SIDES; k++) {
+        Way best = way(tree, ring(a, half, behind), a.w(), BEHIND_MM);
+        for (int k = 0; k < SIDES && !best.isOpen(); k++) {
             double t = 2 * Math.PI * k / SIDES;
             Vec3 way = a.u().times(Math.cos(t)).plus(a.v().times(Math.sin(t)));
             Vec3 across = a.w().cross(way);
@@ -63,13 +73,14 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
                     from.add(a.point(0, 0, z).plus(across.times(side)));
                 }
             }
-            if (isFree(tree, from, way, FREE_MM)) {
-                return Optional.empty();
-            }
+            best = best.orBetter(way(tree, from, way, FREE_MM));
+        }
+        if (best.isOpen()) {
+            return Optional.empty();
         }
         double room = Sight.freeMm(tree, a.point(half, 0, behind), a.w(), FREE_MM, SURE_MM);
         Vec3 met = a.point(half, 0, behind + room);
-        return Optional.of(new Closed(s, piece, tree.mesh().faces().get(tree.mesh().faceOf(Nearest.triangle(tree, met))).feature()));
+        return Optional.of(new Closed(s, piece, tree.mesh().faces().get(tree.mesh().faceOf(Nearest.triangle(tree, met))).feature(), best.freeMm, best.wantedMm));
     }
 
     private static List<Vec3> ring(Placement a, double r, double z) {
@@ -80,7 +91,12 @@ public final class NutWayFact implements Fact<List<NutWayFact.Closed>> {
         return all;
     }
 
-    private static boolean isFree(TriangleTree tree, List<Vec3> from, Vec3 way, double wantedMm) {
-        return from.stream().allMatch(v -> Sight.freeMm(tree, v, way, wantedMm, SURE_MM) >= wantedMm);
+    /** As far as all of the lines are free; no farther than it has to be. */
+    private static Way way(TriangleTree tree, List<Vec3> from, Vec3 way, double wantedMm) {
+        double free = wantedMm;
+        for (Vec3 v : from) {
+            free = Math.min(free, Sight.freeMm(tree, v, way, free, SURE_MM));
+        }
+        return new Way(free, wantedMm);
     }
 }

@@ -1,6 +1,7 @@
 package tinperch.fact;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import tinperch.solid.Tolerances;
 import tinperch.solid.Vec3;
 import tinperch.solid.kernel.SolidKernel;
 import tinperch.solid.query.Clearance;
+import tinperch.solid.query.Nearest;
 import tinperch.solid.query.TriangleTree;
 import tinperch.upgrade.Case;
 
@@ -28,6 +30,7 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
     private static final double SLIDES_MM = 0.5;
     /** Pushed so far it is out, if it is longer, mm. */
     private static final double FAR_MM = 150;
+    private static final double SURE_MM = 0.1;
     private static final List<Vec3> WAYS = List.of(Vec3.Z, Vec3.Y.times(-1), Vec3.X.times(-1), Vec3.X, Vec3.Y, Vec3.Z.times(-1));
 
     private TakenOutFact() {}
@@ -36,9 +39,14 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
      * A neighbour that is shut in.
      *
      * @param was ways it could be drawn out before
-     * @param feature of the part that is in the first of them, on the piece {@code pieceId}
+     * @param way the one of them on which it comes farthest, {@code freeMm} how far, {@code wantedMm} how far it has to
+     * @param feature of the part that it meets there, on the piece {@code pieceId}
+     * @param reaches how far it reaches into the room of that way, by the side from which it would have to be drawn back, in the assembly; least first
      */
-    public record Shut(Neighbour neighbour, List<Vec3> was, String feature, String pieceId) {}
+    public record Shut(Neighbour neighbour, List<Vec3> was, Vec3 way, double freeMm, double wantedMm, String feature, String pieceId, List<Reach> reaches) {}
+
+    /** How far the part reaches into a way with its side that looks so, in the assembly. */
+    public record Reach(Vec3 look, double mm) {}
 
     /** Something of the part that may be in the way. */
     private record Own(TriangleTree tree, Placement place, String pieceId, Bounds box) {
@@ -46,6 +54,9 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
             return new Own(tree, place, pieceId, tree.mesh().bounds().placed(place));
         }
     }
+
+    /** A way that is shut: what is met on it, where, seen from that, and how far it is free. */
+    private record Met(Vec3 way, Own own, Vec3 at, double freeMm, double wantedMm) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -71,14 +82,39 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
                 facts.stop().check();
                 Bounds box = space.bounds(n, home);
                 List<Vec3> was = WAYS.stream().filter(w -> matter.stream().noneMatch(o -> !o.id().equals(n.id()) && isIn(o, space.bounds(o, home), box, w))).toList();
-                List<Own> shutBy = new ArrayList<>();
-                if (!was.isEmpty() && was.stream().allMatch(w -> shuts(own, way(box, w), shutBy))) {
-                    Own first = shutBy.get(0);
-                    all.add(new Shut(n, was, first.tree.mesh().faces().get(0).feature(), first.pieceId));
-                }
+                shut(n, box, was, own, place.get()).ifPresent(all::add);
             }
         }
         return all;
+    }
+
+    /** Empty where one of the ways is open, or there was none. */
+    private static Optional<Shut> shut(Neighbour n, Bounds box, List<Vec3> was, List<Own> own, Placement assembly) {
+        Met best = null;
+        for (Vec3 w : was) {
+            Optional<Met> met = met(own, box, w);
+            if (met.isEmpty()) {
+                return Optional.empty();
+            }
+            best = best == null || met.get().freeMm / met.get().wantedMm > best.freeMm / best.wantedMm ? met.get() : best;
+        }
+        if (best == null) {
+            return Optional.empty();
+        }
+        Own o = best.own;
+        Mesh mesh = o.tree.mesh();
+        String feature = mesh.faces().get(mesh.faceOf(Nearest.triangle(o.tree, best.at))).feature();
+        return Optional.of(new Shut(n, was, best.way, best.freeMm, best.wantedMm, feature, o.pieceId, reaches(o, way(box, best.way, best.wantedMm), best.way, assembly)));
+    }
+
+    private static List<Reach> reaches(Own o, Bounds room, Vec3 way, Placement assembly) {
+        Placement in = assembly.inverse();
+        return WAYS.stream().filter(look -> Math.abs(look.dot(way)) < 0.5).map(look -> new Reach(in.turned(look), reach(o.box, look) + reach(room, look.times(-1)))).sorted(Comparator.comparingDouble(Reach::mm)).toList();
+    }
+
+    /** The farthest of a box in a direction along an axis. */
+    private static double reach(Bounds b, Vec3 look) {
+        return Math.max(b.min().dot(look), b.max().dot(look));
     }
 
     private static List<Own> own(Placement place, Facts facts) {
@@ -94,35 +130,60 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
 
     /** Whether another neighbour is in the way; one that reaches into it is of one piece with it. */
     private static boolean isIn(Neighbour other, Bounds o, Bounds box, Vec3 way) {
-        return overlap(o, way(box, way)) && !overlap(o, box);
+        return overlap(o, way(box, way, length(box, way))) && !overlap(o, box);
     }
 
     private static boolean overlap(Bounds a, Bounds b) {
         return a.overlaps(b, -SLIDES_MM);
     }
 
-    /** The room it goes through on its way out, and it itself. */
-    private static Bounds way(Bounds box, Vec3 w) {
-        Vec3 by = w.times(Math.min(FAR_MM, Math.abs(box.size().dot(w))));
-        Bounds there = new Bounds(box.min().plus(by), box.max().plus(by));
-        return box.with(there);
+    private static double length(Bounds box, Vec3 w) {
+        return Math.min(FAR_MM, Math.abs(box.size().dot(w)));
     }
 
-    private static boolean shuts(List<Own> own, Bounds way, List<Own> by) {
-        Vec3 in = new Vec3(SLIDES_MM, SLIDES_MM, SLIDES_MM);
-        Vec3 size = way.size().minus(in.times(2));
-        if (Math.min(size.x(), Math.min(size.y(), size.z())) <= 0) {
-            return false;
+    /** The room it goes through on its way out so far, and it itself. */
+    private static Bounds way(Bounds box, Vec3 w, double farMm) {
+        Vec3 by = w.times(farMm);
+        return box.with(new Bounds(box.min().plus(by), box.max().plus(by)));
+    }
+
+    /** What of the part is met on a way; empty for nothing. */
+    private static Optional<Met> met(List<Own> own, Bounds box, Vec3 w) {
+        double wanted = length(box, w);
+        Met met = hit(own, box, w, wanted, wanted);
+        if (met == null) {
+            return Optional.empty();
         }
+        double free = 0;
+        double to = wanted;
+        while (to - free > SURE_MM) {
+            double mid = (free + to) / 2;
+            Met sooner = hit(own, box, w, mid, wanted);
+            if (sooner == null) {
+                free = mid;
+            } else {
+                to = mid;
+                met = sooner;
+            }
+        }
+        return Optional.of(new Met(w, met.own, met.at, free, wanted));
+    }
+
+    private static Met hit(List<Own> own, Bounds box, Vec3 w, double farMm, double wantedMm) {
+        Bounds way = way(box, w, farMm);
+        Vec3 size = way.size().minus(new Vec3(2 * SLIDES_MM, 2 * SLIDES_MM, 2 * SLIDES_MM));
         List<Own> near = own.stream().filter(o -> o.box.overlaps(way, 0)).toList();
-        if (near.isEmpty()) {
-            return false;
+        if (near.isEmpty() || Math.min(size.x(), Math.min(size.y(), size.z())) <= 0) {
+            return null;
         }
         Vec3 middle = way.centre();
-        Mesh room = SolidKernel.evaluate(Leaf.extrusion("way", Profile.rectangle(middle.x(), middle.y(), size.x(), size.y()), Placement.HERE, middle.z() - size.z() / 2, middle.z() + size.z() / 2), Tolerances.USUAL);
-        TriangleTree tree = TriangleTree.of(room);
-        Optional<Own> first = near.stream().filter(o -> Clearance.between(tree, o.tree, o.place).intersects()).findFirst();
-        first.ifPresent(by::add);
-        return first.isPresent();
+        TriangleTree room = TriangleTree.of(SolidKernel.evaluate(Leaf.extrusion("way", Profile.rectangle(middle.x(), middle.y(), size.x(), size.y()), Placement.HERE, middle.z() - size.z() / 2, middle.z() + size.z() / 2), Tolerances.USUAL));
+        for (Own o : near) {
+            Clearance c = Clearance.between(room, o.tree, o.place);
+            if (c.intersects()) {
+                return new Met(w, o, o.place.local(c.onSecond()), 0, wantedMm);
+            }
+        }
+        return null;
     }
 }

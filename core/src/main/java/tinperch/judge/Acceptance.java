@@ -22,11 +22,16 @@ public final class Acceptance {
 
     private static boolean isWorse(Finding f, Accepted a) {
         Optional<Double> spare = f.margin().map(Margin::spare);
-        return f.severity() == Severity.STOP && !a.stops() || spare.isPresent() != a.spare().isPresent() || spare.isPresent() && spare.get() < a.spare().get() - SAME;
+        return f.severity() == Severity.STOP && !a.stops() || spare.isPresent() != a.spare().isPresent() || isOfAnother(f, a) || spare.isPresent() && spare.get() < a.spare().get() - SAME;
+    }
+
+    /** Whether another thing is measured now under the same name: what bears of a seat then, what stands in its way now. */
+    private static boolean isOfAnother(Finding f, Accepted a) {
+        return a.unit().isPresent() && f.margin().isPresent() && f.margin().get().unit() != a.unit().get();
     }
 
     /** What is kept when a finding is accepted. */
     public static Accepted accept(Finding f, String reason, LocalDate on) {
-        return new Accepted(f.id(), f.severity() == Severity.STOP, f.margin().map(Margin::spare), reason, on);
+        return new Accepted(f.id(), f.severity() == Severity.STOP, f.margin().map(Margin::spare), f.margin().map(Margin::unit), reason, on);
     }
 }

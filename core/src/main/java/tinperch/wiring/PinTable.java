@@ -41,9 +41,14 @@ public record PinTable(List<String> ofPlug, List<String> ofSocket) {
         return alike(plug(i), socket(i)) ? Optional.of(i) : IntStream.range(0, count()).filter(j -> alike(plug(i), socket(j))).boxed().findFirst();
     }
 
+    /** How many pins meet their like. */
+    public int right() {
+        return (int) IntStream.range(0, count()).filter(i -> alike(plug(i), socket(i))).count();
+    }
+
     /** Whether each pin meets its like. */
     public boolean same() {
-        return IntStream.range(0, count()).allMatch(i -> alike(plug(i), socket(i)));
+        return right() == count();
     }
 
     /** The plug's pins in the order of the socket's; empty where one has no place there, or two want the same. */

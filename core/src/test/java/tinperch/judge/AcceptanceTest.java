@@ -12,6 +12,7 @@ import tinperch.check.Margin;
 import tinperch.check.Severity;
 import tinperch.part.param.Values;
 import tinperch.quantity.Unit;
+import tinperch.upgrade.Accepted;
 import tinperch.upgrade.PartDesign;
 
 /** What is lived with stays lived with until it is worse. */
@@ -37,6 +38,16 @@ public class AcceptanceTest {
         assertEquals(Acceptance.of(finding(Severity.FINE, 4), p).accepted(), "", "what is fine needs nobody's leave");
         assertTrue(Acceptance.of(finding(Severity.LOOK, 2), p.notAccepting("gap")).isOpen());
         assertTrue(Acceptance.of(Finding.of("gap", Severity.LOOK, "a gap", "it has no number now"), p).isOpen());
+    }
+
+    @Test
+    public void untilSomethingElseIsMeasuredUnderItsName() {
+        PartDesign p = accepting(finding(Severity.STOP, -2));
+        Finding other = Finding.of("gap", Severity.STOP, "a seat", "why").measured(new Margin(95, 90, Unit.PERCENT, true));
+        assertTrue(Acceptance.of(other, p).isOpen(), "percent are no mm");
+        Accepted kept = p.accepted().get(0);
+        PartDesign early = p.accepting(new Accepted(kept.findingId(), kept.stops(), kept.spare(), null, kept.reason(), kept.on()));
+        assertFalse(Acceptance.of(finding(Severity.STOP, -2), early).isOpen(), "kept by an earlier version, which wrote no unit");
     }
 
     @Test

@@ -81,6 +81,46 @@ public class AvoidTest {
         assertEquals(find(placed(cut(2), n, 7), "rest").margin().orElseThrow().value(), 2, 1e-6);
     }
 
+    private static double gone(Neighbour n, AvoidFeature.Out out) {
+        Feature f = cut(1).feature("f1").orElseThrow();
+        return volume(placed(plate(values()).atSite("front"), n, 0)) - volume(placed(cut(1).with(f.with(f.values().with(AvoidFeature.OUT, out))), n, 0));
+    }
+
+    @Test
+    public void aBoxIsFreedOnItsWayOut() {
+        // Sunk 3 into the back of the plate: 12 × 12, 4 deep with its clearance.
+        Neighbour n = block(Neighbour.Form.BOX, new Vec3(-5, 97, 55), new Vec3(10, 23, 10), "z");
+        assertEquals(gone(n, AvoidFeature.Out.NONE), 12 * 12 * 4, 1e-6);
+        assertEquals(gone(n, AvoidFeature.Out.UP), 12 * 12 * 8, 1e-6, "out of the face: right through");
+        assertEquals(gone(n, AvoidFeature.Out.DOWN), 12 * 12 * 4, 1e-6, "it goes out behind, where there is no plate");
+        for (AvoidFeature.Out o : List.of(AvoidFeature.Out.LEFT, AvoidFeature.Out.RIGHT, AvoidFeature.Out.FRONT, AvoidFeature.Out.BACK)) {
+            assertEquals(gone(n, o), 12 * 24 * 4, 1e-6, o + ": as long again as it is");
+        }
+    }
+
+    @Test
+    public void aRodIsFreedAlongAndAcross() {
+        double round = 64 * 64 / 4.0 * Math.tan(Math.PI / 64);
+        Neighbour sunk = block(Neighbour.Form.CYLINDER, new Vec3(-3, 97, 47), new Vec3(6, 23, 6), "y");
+        assertEquals(gone(sunk, AvoidFeature.Out.NONE), round * 4, 1e-6);
+        assertEquals(gone(sunk, AvoidFeature.Out.UP), round * 8, 1e-6);
+        for (AvoidFeature.Out o : List.of(AvoidFeature.Out.LEFT, AvoidFeature.Out.RIGHT, AvoidFeature.Out.FRONT, AvoidFeature.Out.BACK)) {
+            // Half of it where it is, and from its middle a slot to where it was pushed, 8 on, and its half.
+            assertEquals(gone(sunk, o), (round / 2 + 8 * 12) * 4, 1e-6, o.name());
+        }
+    }
+
+    @Test
+    public void whatStandsAskewHasNoStraightWayOut() {
+        Neighbour n = block(Neighbour.Form.BOX, new Vec3(-5, 97, 55), new Vec3(10, 23, 10), "z");
+        Feature f = cut(1).feature("f1").orElseThrow();
+        PartDesign part = cut(1).with(f.with(f.values().with(AvoidFeature.OUT, AvoidFeature.Out.BACK)));
+        Case c = placed(part, n, 0);
+        Site turned = new Site("front", "carriage front", "carriage", new Vec3(0, 100, 50), Vec3.Y.times(-1), 30, 0.3, "");
+        Case askew = Case.of(PartExamples.upgrade(part), "p1", shop(c.machine().withSurroundings(c.machine().surroundings().with(turned))), "");
+        assertTrue(find(askew, "feature.f1").why().contains("askew"), find(askew, "feature.f1").why());
+    }
+
     @Test
     public void withoutSiteOrNeighbourItIsLeftOutInWords() {
         Neighbour n = block(Neighbour.Form.BOX, new Vec3(-5, 80, 82), new Vec3(10, 40, 30), "z");
