@@ -27,6 +27,7 @@ import tinperch.workshop.demo.DemoLogs;
 import tinperch.workshop.demo.DemoModels;
 import tinperch.workshop.demo.DemoWorkshop;
 import tinperch.workshop.store.Backups;
+import tinperch.workshop.store.EarlyStore;
 import tinperch.workshop.store.StoreFault;
 import tinperch.workshop.store.WorkshopStore;
 
@@ -59,6 +60,7 @@ public final class TinPerchApp extends Application {
             }
             return openWorkshop(file, demo);
         });
+        CompletableFuture.runAsync(EarlyStore::once);
         launch(TinPerchApp.class);
     }
 

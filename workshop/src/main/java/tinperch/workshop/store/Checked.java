@@ -28,8 +28,9 @@ import tinperch.workshop.WorkshopState;
  * @param lost rows that cannot be read or do not add up, each in words
  * @param missing what rows name and what is not there, each in words; nothing is lost by an edit for all that
  * @param state all that can be read
+ * @param rows it was made of; null where there were none
  */
-record Checked(int schema, Optional<String> damage, List<String> lost, List<String> missing, WorkshopState state) {
+record Checked(int schema, Optional<String> damage, List<String> lost, List<String> missing, WorkshopState state, Rows rows) {
     private static final Logger LOG = LoggerFactory.getLogger(Checked.class);
     private static final List<String> TABLES = List.of("machine", "upgrade", "revision", "drawer", "preference", "mesh", "item");
     /** Tables that came later, with the schema they came with. */
@@ -51,17 +52,17 @@ record Checked(int schema, Optional<String> damage, List<String> lost, List<Stri
             int schema = schema(c);
             Optional<String> damage = damage(c);
             if (schema == 0 && damage.isEmpty()) {
-                return new Checked(0, Optional.empty(), List.of(), List.of(), WorkshopState.EMPTY);
+                return new Checked(0, Optional.empty(), List.of(), List.of(), WorkshopState.EMPTY, null);
             }
             Set<String> tables = tables(c);
             List<String> gone = TABLES.stream().filter(t -> SINCE.getOrDefault(t, 1) <= schema && !tables.contains(t)).toList();
             gone.forEach(t -> lost.add("all of its table “" + t + "”"));
             Rows rows = rows(c, tables, lost);
             WorkshopState state = rows.state(lost::add);
-            return new Checked(Math.max(1, schema), damage, distinct(lost), meshes(c, tables, state), state);
+            return new Checked(Math.max(1, schema), damage, distinct(lost), meshes(c, tables, state), state, rows);
         } catch (SQLException e) {
             LOG.warn("A copy does not open", e);
-            return new Checked(1, Optional.of("its inside cannot be read"), distinct(lost), List.of(), WorkshopState.EMPTY);
+            return new Checked(1, Optional.of("its inside cannot be read"), distinct(lost), List.of(), WorkshopState.EMPTY, null);
         }
     }
 

@@ -127,7 +127,7 @@ final class Opening {
                     + "Begin an empty workshop only if there was nothing in it.", null);
         }
         if (fresh || Files.size(file) == 0) {
-            return connect();
+            return connect(true, null);
         }
         return look();
     }
@@ -192,7 +192,7 @@ final class Opening {
                 }
             }
             try {
-                return connect(old);
+                return connect(old, seen);
             } catch (SQLException | FlywayException e) {
                 StoreFault.Kind kind = StoreFault.kindOf(e);
                 if (kind == StoreFault.Kind.LOCKED) {
@@ -303,12 +303,13 @@ final class Opening {
         return WorkshopStore.readOnly(file, copy, notice.strip(), s);
     }
 
-    private WorkshopStore connect() throws SQLException {
-        return connect(true);
-    }
-
-    /** @param old whether its schema has to be brought up to date, or made */
-    private WorkshopStore connect(boolean old) throws SQLException {
+    /**
+     * Opens it to be written to.
+     *
+     * @param old whether its schema has to be brought up to date, or made
+     * @param seen what its copy holds; null for a new one
+     */
+    private WorkshopStore connect(boolean old, Checked seen) throws SQLException {
         if (old) {
             Flyway.configure().dataSource(WorkshopStore.source(file, false)).locations("classpath:tinperch/workshop/migrations").loggers("slf4j").load().migrate();
         }
@@ -331,7 +332,6 @@ final class Opening {
         }
         DataFolder.own(file);
         DataFolder.own(DataFolder.beside(file, "-wal"));
-        WorkshopStore store = WorkshopStore.writable(file, c, key, notes.isEmpty() ? null : String.join(" ", notes));
-        return store;
+        return WorkshopStore.writable(file, c, key, notes.isEmpty() ? null : String.join(" ", notes), seen);
     }
 }

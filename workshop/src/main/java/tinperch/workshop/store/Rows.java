@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -40,6 +41,11 @@ final class Rows {
         this.upgrades = upgrades;
         this.revisions = revisions;
         this.drawer = drawer;
+    }
+
+    /** Whether their state would be the same: revisions may come in any order. */
+    boolean areLike(Rows o) {
+        return machines.equals(o.machines) && upgrades.equals(o.upgrades) && revisions.size() == o.revisions.size() && new HashSet<>(revisions).equals(new HashSet<>(o.revisions)) && drawer.equals(o.drawer);
     }
 
     /** Whether some were written by an earlier version; known once the state was made. */
@@ -88,6 +94,7 @@ final class Rows {
             }
         }
         kept.removeIf(r -> isLoose(!alive.contains(r.upgradeId()), "the revision " + r.mark() + " of an upgrade that cannot be read", lost));
+        kept.sort(Comparator.comparing((Revision r) -> String.valueOf(r.upgradeId())).thenComparing(r -> String.valueOf(r.partId())).thenComparing(Revision::number));
         return new WorkshopState(all, their, kept, drawer);
     }
 

@@ -43,6 +43,8 @@ public final class WorkshopStore implements AutoCloseable {
     private final WorkshopState salvaged;
     private final Map<String, Writing.Written> written = new HashMap<>();
     private final Map<String, Extra> extras = new HashMap<>();
+    /** What its copy held when it was read through, until it is loaded. */
+    private Checked seen;
 
     private WorkshopStore(Path file, Connection connection, Object key, PrivateCopy copy, String notice, WorkshopState salvaged) {
         this.file = file;
@@ -68,8 +70,11 @@ public final class WorkshopStore implements AutoCloseable {
         return Opening.open(file, true, LocalDateTime.now());
     }
 
-    static WorkshopStore writable(Path file, Connection connection, Object key, String notice) {
-        return new WorkshopStore(file, connection, key, null, notice, null);
+    /** @param seen what a copy of it held just before; null where nothing was looked at */
+    static WorkshopStore writable(Path file, Connection connection, Object key, String notice, Checked seen) {
+        WorkshopStore store = new WorkshopStore(file, connection, key, null, notice, null);
+        store.seen = seen;
+        return store;
     }
 
     static WorkshopStore readOnly(Path file, PrivateCopy copy, String notice, WorkshopState state) throws SQLException {
@@ -132,12 +137,17 @@ public final class WorkshopStore implements AutoCloseable {
                 return new Rows(records(h, MACHINE, items), records(h, UPGRADE, items),
                         h.createQuery("SELECT body FROM revision ORDER BY upgrade_id, part_id, number").mapTo(String.class).map(b -> new Rows.Stored("", b, List.of())).list(), drawer[0]);
             });
-            WorkshopState state = rows.state(lost -> {
+            // To make a state of rows takes much longer than to read them; what the copy held was made one of already.
+            Checked before = seen;
+            seen = null;
+            boolean same = before != null && before.rows() != null && before.isSound() && rows.areLike(before.rows());
+            Rows made = same ? before.rows() : rows;
+            WorkshopState state = same ? before.state() : rows.state(lost -> {
                 throw new StoreFault(StoreFault.Kind.DISK, "A row of the workshop file cannot be read: " + lost, null);
             });
             extras.clear();
-            extras.putAll(rows.extras());
-            if (rows.isOld() || isUnsummed()) {
+            extras.putAll(made.extras());
+            if (made.isOld() || isUnsummed()) {
                 save(WorkshopState.EMPTY, state);
             }
             return state;

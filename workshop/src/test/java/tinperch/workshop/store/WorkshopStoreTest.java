@@ -2,6 +2,8 @@ package tinperch.workshop.store;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertNotSame;
+import static org.testng.Assert.assertSame;
 import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
@@ -84,6 +86,44 @@ public class WorkshopStoreTest extends TempFolder {
             WorkshopState fewer = s.load().with(new ScrewDrawer(java.util.Map.of("M3", List.of(10d))));
             s.save(s.load(), fewer);
             assertEquals(s.load(), fewer);
+        }
+    }
+
+    /** What the copy held is taken for the file's as long as that holds the same; whatever came in between counts. */
+    @Test
+    public void whatTheCopyHeldIsNotReadTwiceAndNeverInsteadOfWhatIsThere() throws Exception {
+        fill();
+        Checked seen;
+        try (PrivateCopy copy = PrivateCopy.of(file(), true)) {
+            seen = Checked.of(copy);
+        }
+        assertFalse(seen.state().revisions().isEmpty());
+        try (WorkshopStore s = WorkshopStore.writable(file(), WorkshopStore.source(file(), true).getConnection(), null, null, seen)) {
+            assertSame(s.load(), seen.state());
+            assertNotSame(s.load(), seen.state(), "only once");
+            assertEquals(s.load(), seen.state());
+        }
+        WorkshopState fewer = seen.state().with(new ScrewDrawer(java.util.Map.of("M3", List.of(10d))));
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            s.save(s.load(), fewer);
+        }
+        try (WorkshopStore s = WorkshopStore.writable(file(), WorkshopStore.source(file(), true).getConnection(), null, null, seen)) {
+            assertEquals(s.load(), fewer);
+        }
+        List<Revision> revisions = new java.util.ArrayList<>(seen.state().revisions());
+        revisions.remove(0);
+        WorkshopState lost = new WorkshopState(fewer.machines(), fewer.upgrades(), revisions, fewer.drawer());
+        try (WorkshopStore s = WorkshopStore.open(file())) {
+            s.save(fewer, lost);
+            assertEquals(s.load(), lost);
+        }
+    }
+
+    @Test
+    public void librariesComeUpWithoutAFile() throws Exception {
+        EarlyStore.once();
+        try (var all = Files.list(folder)) {
+            assertEquals(all.count(), 0L);
         }
     }
 
