@@ -30,7 +30,7 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
     private static final double SLIDES_MM = 0.5;
     /** Pushed so far it is out, if it is longer, mm. */
     private static final double FAR_MM = 150;
-    private static final double SURE_MM = 0.1;
+    private static final double SURE_MM = 0.02;
     private static final List<Vec3> WAYS = List.of(Vec3.Z, Vec3.Y.times(-1), Vec3.X.times(-1), Vec3.X, Vec3.Y, Vec3.Z.times(-1));
 
     private TakenOutFact() {}
@@ -166,7 +166,8 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
                 met = sooner;
             }
         }
-        return Optional.of(new Met(w, met.own, met.at, free, wanted));
+        // The room was made that much smaller than what goes through it, at its end too.
+        return Optional.of(new Met(w, met.own, met.at, Math.max(0, free - SLIDES_MM), wanted));
     }
 
     private static Met hit(List<Own> own, Bounds box, Vec3 w, double farMm, double wantedMm) {

@@ -87,6 +87,6 @@ final class MotionRows {
                 Row.of("P15", "the key's way to a gear's set screw was drawn, and it goes through the foot", () -> foot(keyway(0)), () -> foot(keyway(60)), "rest.key to the gear.part", "of “key to the gear”, which must stay free").cures(),
                 Row.of("P15b", "a pulley's set screw that a cover shuts in once the motor is mounted", () -> pulley(true), () -> pulley(false), "key.2", "A key in the set screw of the pulley turns 0° only.*straight and to turn by 60°"),
                 Row.of("P15c", "a wall beside heads that leaves a key no swing", () -> foot(walls()), () -> foot(), "access.", "turns \\d+° only"),
-                Row.of("P25b", "a board in its bay can only come out where the foot stands", () -> foot(bay(true)), () -> foot(bay(false)), "out.board", "board cannot be taken out any more with it on .* drawn out to the front, straight").measures(2.5, 0.2));
+                Row.of("P25b", "a board in its bay can only come out where the foot stands", () -> foot(bay(true)), () -> foot(bay(false)), "out.board", "board cannot be taken out any more with it on .* drawn out to the front, straight").measures(2, 0.1));
     }
 }
