@@ -26,7 +26,7 @@ public final class SnapCheck implements Check {
     private static final double THUMB_N = 60;
     /** What both hands press together, N (value from memory). */
     private static final double HANDS_N = 300;
-    /** What a bead or a hook bites at least, mm (value from memory). */
+    /** What a bead or a hook that bites nothing is made to bite, mm (value from memory). */
     private static final double WANTED_MM = 0.4;
     private static final double SLIT_MM = 2;
     private static final double MPA_PER_GPA = 1000;
@@ -68,7 +68,7 @@ public final class SnapCheck implements Check {
         double limit = Material.find(material).get().snapStrainPercent();
         Margin m = new Margin(mm * perMm, limit, Unit.PERCENT, false);
         if (mm <= 0) {
-            return Finding.of(id, Severity.STOP, "The snap of the " + j.label() + " holds nothing", "The play is as large as the bead: nothing snaps.").measured(new Margin(mm, WANTED_MM, Unit.MM, true))
+            return Finding.of(id, Severity.STOP, "The snap of the " + j.label() + " holds nothing", "The play is as large as the bead: nothing snaps.").measured(new Margin(mm, 0, Unit.MM, true))
                     .with(soften.stream().map(l -> Remedy.pull(l, c.recipe().values(), WANTED_MM - mm)).toList());
         }
         String why = "Strain when it is put together " + Quantity.show(m.value(), Unit.PERCENT) + "; " + material + " stands about " + Quantity.show(limit, Unit.PERCENT)

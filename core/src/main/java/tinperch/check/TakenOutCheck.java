@@ -2,7 +2,6 @@ package tinperch.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import tinperch.fact.Facts;
@@ -32,7 +31,7 @@ public final class TakenOutCheck implements Check {
         for (Shut s : facts.get(TakenOutFact.TAKEN_OUT)) {
             String ways = s.was().stream().map(TakenOutCheck::word).collect(Collectors.joining(" or "));
             all.add(Finding.of("out." + s.neighbour().id(), Severity.LOOK, s.neighbour().name() + " cannot be taken out any more with it on", "Without the part it could be drawn out " + ways + ", straight, axes at home; now the part is in "
-                    + (s.was().size() > 1 ? "each of these ways" : "that way") + ". Whoever must get at it takes the part off first: keep that in mind, or leave one way free." + (s.was().size() > 1 ? " " + sentence(word(s.way())) + " it comes farthest." : ""))
+                    + (s.was().size() > 1 ? "each of these ways" : "that way") + ". Whoever must get at it takes the part off first: keep that in mind, or leave one way free." + (s.was().size() > 1 ? " It comes farthest " + word(s.way()) + "." : ""))
                     .measured(new Margin(Math.round(10 * s.freeMm()) / 10.0, Math.round(10 * s.wantedMm()) / 10.0, Unit.MM, true)).at(s.pieceId(), s.feature()).with(remedies(s, c, facts)).about(Subject.LAYOUT));
         }
         return all;
@@ -48,10 +47,6 @@ public final class TakenOutCheck implements Check {
             AroundNeighbour.of(s.neighbour(), piece.get(), c.part(), (k, before) -> k.freeing(before, FREE_MM, way), "cut its way " + word(s.way()) + " free").ifPresent(all::add);
         }
         return all;
-    }
-
-    private static String sentence(String word) {
-        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
     private static String word(Vec3 way) {

@@ -55,8 +55,11 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
         }
     }
 
-    /** A way that is shut: what is met on it, where, seen from that, and how far it is free. */
-    private record Met(Vec3 way, Own own, Vec3 at, double freeMm, double wantedMm) {}
+    /** What is met, and where, seen from that. */
+    private record Hit(Own own, Vec3 at) {}
+
+    /** A way that is shut, and how far it is free. */
+    private record Met(Vec3 way, Hit hit, double freeMm, double wantedMm) {}
 
     @Override
     public Object inputs(Case c, Facts facts) {
@@ -101,9 +104,9 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
         if (best == null) {
             return Optional.empty();
         }
-        Own o = best.own;
+        Own o = best.hit.own;
         Mesh mesh = o.tree.mesh();
-        String feature = mesh.faces().get(mesh.faceOf(Nearest.triangle(o.tree, best.at))).feature();
+        String feature = mesh.faces().get(mesh.faceOf(Nearest.triangle(o.tree, best.hit.at))).feature();
         return Optional.of(new Shut(n, was, best.way, best.freeMm, best.wantedMm, feature, o.pieceId, reaches(o, way(box, best.way, best.wantedMm), best.way, assembly)));
     }
 
@@ -150,41 +153,42 @@ public final class TakenOutFact implements Fact<List<TakenOutFact.Shut>> {
     /** What of the part is met on a way; empty for nothing. */
     private static Optional<Met> met(List<Own> own, Bounds box, Vec3 w) {
         double wanted = length(box, w);
-        Met met = hit(own, box, w, wanted, wanted);
-        if (met == null) {
+        Optional<Hit> hit = hit(own, box, w, wanted);
+        if (hit.isEmpty()) {
             return Optional.empty();
         }
         double free = 0;
         double to = wanted;
         while (to - free > SURE_MM) {
             double mid = (free + to) / 2;
-            Met sooner = hit(own, box, w, mid, wanted);
-            if (sooner == null) {
+            Optional<Hit> sooner = hit(own, box, w, mid);
+            if (sooner.isEmpty()) {
                 free = mid;
             } else {
                 to = mid;
-                met = sooner;
+                hit = sooner;
             }
         }
         // The room was made that much smaller than what goes through it, at its end too.
-        return Optional.of(new Met(w, met.own, met.at, Math.max(0, free - SLIDES_MM), wanted));
+        return Optional.of(new Met(w, hit.get(), Math.max(0, free - SLIDES_MM), wanted));
     }
 
-    private static Met hit(List<Own> own, Bounds box, Vec3 w, double farMm, double wantedMm) {
+    /** What it meets when it has gone so far. */
+    private static Optional<Hit> hit(List<Own> own, Bounds box, Vec3 w, double farMm) {
         Bounds way = way(box, w, farMm);
         Vec3 size = way.size().minus(new Vec3(2 * SLIDES_MM, 2 * SLIDES_MM, 2 * SLIDES_MM));
         List<Own> near = own.stream().filter(o -> o.box.overlaps(way, 0)).toList();
         if (near.isEmpty() || Math.min(size.x(), Math.min(size.y(), size.z())) <= 0) {
-            return null;
+            return Optional.empty();
         }
         Vec3 middle = way.centre();
         TriangleTree room = TriangleTree.of(SolidKernel.evaluate(Leaf.extrusion("way", Profile.rectangle(middle.x(), middle.y(), size.x(), size.y()), Placement.HERE, middle.z() - size.z() / 2, middle.z() + size.z() / 2), Tolerances.USUAL));
         for (Own o : near) {
             Clearance c = Clearance.between(room, o.tree, o.place);
             if (c.intersects()) {
-                return new Met(w, o, o.place.local(c.onSecond()), 0, wantedMm);
+                return Optional.of(new Hit(o, o.place.local(c.onSecond())));
             }
         }
-        return null;
+        return Optional.empty();
     }
 }

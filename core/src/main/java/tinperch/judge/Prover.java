@@ -152,7 +152,7 @@ public final class Prover {
 
     /** The same lever pulled by as much more as its first pull fell short. */
     private static Optional<Remedy> more(Finding before, Finding after, Remedy r) {
-        if (before.margin().isEmpty() || after.margin().isEmpty()) {
+        if (!measureTheSame(before, after)) {
             return Optional.empty();
         }
         double short0 = -before.margin().get().spare();
@@ -165,11 +165,17 @@ public final class Prover {
         return Optional.of(Remedy.pull(p.lever(), p.values(), by)).filter(x -> !x.label().equals(r.label()));
     }
 
-    private static boolean better(Finding before, Finding after) {
+    /** Whether both have a number, and of one kind: what bears of a seat is none of the millimetres something stands in its way. */
+    private static boolean measureTheSame(Finding a, Finding b) {
+        return a.margin().isPresent() && b.margin().isPresent() && a.margin().get().unit() == b.margin().get().unit();
+    }
+
+    /** Whether one finding is better than the same one before. */
+    static boolean better(Finding before, Finding after) {
         if (after.severity() != before.severity()) {
             return after.severity().compareTo(before.severity()) > 0;
         }
-        return before.margin().isPresent() && after.margin().isPresent() && after.margin().get().spare() > before.margin().get().spare() + 0.05;
+        return measureTheSame(before, after) && after.margin().get().spare() > before.margin().get().spare() + 0.05;
     }
 
     private static String leaves(Finding f, Optional<Finding> there, boolean cleared, Assessment now, Assessment after) {

@@ -3,6 +3,7 @@ package tinperch.workshop.store;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.List;
 import org.jdbi.v3.core.Jdbi;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -19,16 +20,16 @@ import tinperch.upgrade.Upgrade;
 public final class EarlyStore {
     private static final Logger LOG = LoggerFactory.getLogger(EarlyStore.class);
 
+    private static final String LEAST = "{\"id\":\"one\",\"machineId\":\"one\"}";
+
     private EarlyStore() {}
 
     /** Does so, on any thread; touches no file. What goes wrong here goes wrong again, and is told, where the file is opened. */
     public static void once() {
-        for (Class<?> c : new Class<?>[] {Machine.class, Upgrade.class, Revision.class}) {
-            try {
-                Json.tree(Json.read("{}", c));
-            } catch (FileFault e) {
-                LOG.debug("{} of nothing", c, e);
-            }
+        try {
+            records().forEach(Json::tree);
+        } catch (FileFault e) {
+            LOG.debug("Records of nothing", e);
         }
         try (Connection c = DriverManager.getConnection("jdbc:sqlite::memory:")) {
             Jdbi.create(c).useHandle(h -> {
@@ -38,5 +39,10 @@ public final class EarlyStore {
         } catch (SQLException e) {
             LOG.debug("A database of nothing", e);
         }
+    }
+
+    /** One of each kind that has a row, with as little in it as can be. */
+    static List<Object> records() throws FileFault {
+        return List.of(Json.read(LEAST, Machine.class), Json.read(LEAST, Upgrade.class), Json.read(LEAST, Revision.class));
     }
 }
