@@ -43,7 +43,7 @@ public final class TakenOutCheck implements Check {
         List<Remedy> all = new ArrayList<>();
         piece.ifPresent(p -> s.reaches().stream().limit(MOST_SIDES).forEach(r -> all.addAll(Clearing.towards(p, p.place().inverse().turned(r.look()), r.mm(), c))));
         if (piece.isPresent() && c.machine().surroundings().neighbour(s.neighbour().id()).isPresent()) {
-            Vec3 way = RestFact.inMachine(c, facts).orElseThrow().inverse().turned(s.way());
+            Vec3 way = RestFact.inMachine(c, facts).orElseThrow().times(piece.get().place()).inverse().turned(s.way());
             AroundNeighbour.of(s.neighbour(), piece.get(), c.part(), (k, before) -> k.freeing(before, FREE_MM, way), "cut its way " + word(s.way()) + " free").ifPresent(all::add);
         }
         return all;

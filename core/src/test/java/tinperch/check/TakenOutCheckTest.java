@@ -11,6 +11,9 @@ import static tinperch.part.PartExamples.values;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import tinperch.fact.FactsOnce;
+import tinperch.fact.MeshesFact;
+import tinperch.fact.RestFact;
 import tinperch.judge.Judge;
 import tinperch.machine.Machine;
 import tinperch.machine.space.Axis;
@@ -24,6 +27,7 @@ import tinperch.part.feature.Anchor;
 import tinperch.part.feature.Feature;
 import tinperch.part.feature.kind.AvoidFeature;
 import tinperch.part.param.Values;
+import tinperch.solid.Placement;
 import tinperch.solid.Vec3;
 import tinperch.upgrade.Case;
 import tinperch.upgrade.Change;
@@ -95,6 +99,33 @@ public class TakenOutCheckTest {
         assertEquals(lower.label(), "plate height 70 mm → 62 mm");
         assertTrue(out(after(c, lower)).isEmpty());
         assertTrue(out(after(c, cut(f))).isEmpty());
+    }
+
+    /** The cover of a filter box is drawn upside down: what is above the box goes out through the cover's other side. */
+    @Test(groups = "quick")
+    public void aPieceThatLiesTurnedInItsPartIsCutOnTheRightSide() {
+        Case plain = PartExamples.usual("filter-housing", Values.START);
+        Surroundings empty = Surroundings.NONE.with(new Axis("x", Vec3.X, 0, 200, false, 1)).with(new Group("carriage", List.of("x"))).with(new Site("top", "top", "carriage", new Vec3(0, 0, 50), Vec3.Z, 0, 0.3, ""));
+        Case bare = Case.of(PartExamples.upgrade(plain.part().atSite("top")), "p1", shop(machine("upgraded", 300, 300, 300, Machine.State.IN_PIECES, "PETG").withSurroundings(empty)), "");
+        FactsOnce facts = new FactsOnce(bare);
+        MeshesFact.Made cover = facts.get(MeshesFact.BARE).pieces().stream().filter(m -> m.piece().id().equals("cover")).findFirst().orElseThrow();
+        Placement assembly = RestFact.inMachine(bare, facts).orElseThrow();
+        double above = cover.mesh().bounds().placed(assembly.times(cover.piece().place())).max().z() + 2;
+        Surroundings s = empty;
+        for (Neighbour n : List.of(block("board", new Vec3(-10, -10, above), new Vec3(20, 20, 20)), block("left wall", new Vec3(-14, -10, above), new Vec3(4, 20, 20)), block("right wall", new Vec3(10, -10, above), new Vec3(4, 20, 20)),
+                block("front", new Vec3(-10, -14, above), new Vec3(20, 4, 20)), block("back", new Vec3(-10, 10, above), new Vec3(20, 4, 20)), block("roof", new Vec3(-10, -10, above + 20), new Vec3(20, 20, 4)))) {
+            s = s.with(n);
+        }
+        Case c = Case.of(PartExamples.upgrade(plain.part().atSite("top")), "p1", shop(machine("upgraded", 300, 300, 300, Machine.State.IN_PIECES, "PETG").withSurroundings(s)), "");
+        Finding f = alone(c);
+        assertEquals(f.margin().orElseThrow().value(), 2, 0.1);
+        Remedy cut = f.remedies().stream().filter(r -> r.label().equals("cut its way downwards free")).findFirst().orElseThrow();
+        Finding through = alone(after(c, cut));
+        assertTrue(through.margin().orElseThrow().value() > 2 + 2.3, "through the cover, 2.4 thick: " + through);
+    }
+
+    private static Finding alone(Case c) {
+        return Judge.ask(new TakenOutCheck(), c, new FactsOnce(c)).stream().filter(f -> f.id().equals("out.board")).findFirst().orElseThrow();
     }
 
     @Test(groups = "quick")

@@ -19,7 +19,7 @@ public interface AvoidingKind extends FeatureKind {
     /**
      * Values that leave at least so much free around the neighbour, and around its way out; empty when it cannot be so much, or that way is none of its own.
      *
-     * @param way straight, in the assembly
+     * @param way straight, in the piece's coordinates
      */
     Optional<Values> freeing(Values before, double clearanceMm, Vec3 way);
 }

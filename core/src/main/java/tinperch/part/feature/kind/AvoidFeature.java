@@ -29,11 +29,11 @@ import tinperch.solid.Vec3;
 public final class AvoidFeature extends NamedKind implements AvoidingKind {
     private static final Card CARD = new Card("avoid", "Cut around");
     public static final NumberParam CLEARANCE = NumberParam.length("clearance", CARD, "Clearance", 0, 50, 1, "Left free on all its sides; hot things want 3 mm (common practice)");
-    public static final ChoiceParam<Out> OUT = ChoiceParam.of("out", CARD, "Way out", Out.NONE, o -> o.words, "Cut free too, as long as it is itself, seen as the part is drawn");
+    public static final ChoiceParam<Out> OUT = ChoiceParam.of("out", CARD, "Way out", Out.NONE, o -> o.words, "Cut free too, as long as it is itself, seen as its piece is drawn by itself");
     private static final int SIDES = 64;
     private static final double SQUARE = 1 - 1e-6;
 
-    /** The way by which the neighbour is drawn out, in the assembly. */
+    /** The way by which the neighbour is drawn out, in the piece's coordinates. */
     public enum Out {
         NONE("stays", Vec3.ZERO), UP("upwards", Vec3.Z), DOWN("downwards", Vec3.Z.times(-1)), RIGHT("to the right", Vec3.X), LEFT("to the left", Vec3.X.times(-1)), BACK("to the back", Vec3.Y), FRONT("to the front", Vec3.Y.times(-1));
 
